@@ -1,0 +1,3 @@
+// Measures what the project promises. Run with: npm run bench
+import './record.mjs';
+import './start.mjs';

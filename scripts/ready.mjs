@@ -1,0 +1,18 @@
+// Makes a fresh clone ready: installs packages and builds where that is missing or out of date.
+// With --chromium, Debian's Chromium too, which the page tests drive.
+import { execFileSync } from 'node:child_process';
+import { existsSync, readdirSync, statSync } from 'node:fs';
+
+const run = (command, ...args) => execFileSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'] });
+const time = (file) => (existsSync(file) ? statSync(file).mtimeMs : 0);
+
+if (time('node_modules/.package-lock.json') < time('package-lock.json')) {
+  console.log('Installing packages …');
+  run('npm', 'ci', '--no-audit', '--no-fund');
+}
+const sources = readdirSync('src', { recursive: true }).map((file) => `src/${file}`);
+if (Math.max(...['package.json', 'tsconfig.build.json', ...sources].map(time)) > time('dist/.built')) {
+  console.log('Building …');
+  run(process.execPath, 'scripts/build.mjs');
+}
+if (process.argv.includes('--chromium')) run('sh', 'scripts/install-chromium.sh');

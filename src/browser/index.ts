@@ -1,0 +1,3 @@
+export { mount, Player } from './player.ts';
+export type { MountOptions } from './player.ts';
+export { Canvas2dSurface } from './canvas2d.ts';

@@ -1,0 +1,68 @@
+import type { SourceLine } from '../error.ts';
+import type { Matrix } from '../geometry/matrix.ts';
+import type { Path } from '../geometry/path.ts';
+import type { Pen } from '../geometry/stroke.ts';
+import type { PackedColor } from '../paint/color.ts';
+import type { Paint } from '../paint/paint.ts';
+
+/** A stroke, resolved: its paint, its pen and its dashes. Lengths are in the item's own units. */
+export interface StrokePaint extends Pen {
+  readonly paint: Paint;
+  /** Lengths of dashes and gaps in turn; empty for a solid line. */
+  readonly dash: readonly number[];
+  readonly dashOffset: number;
+}
+
+/** A group that items belong to. Groups know their parents; items know their group. */
+export interface Group {
+  readonly label: string | undefined;
+  readonly parent: Group | undefined;
+}
+
+/** One thing that was painted: its geometry, its resolved transform, its resolved paint and its label. */
+export interface Item {
+  /** The call that drew it: `circle`, `rect`, the name of a shape of the sketch's own. */
+  readonly shape: string;
+  /** The outline in the item's own units. */
+  readonly path: Path;
+  /** From the item's own units to the sketch's. */
+  readonly transform: Matrix;
+  readonly fill: Paint | undefined;
+  readonly stroke: StrokePaint | undefined;
+  /** From 0 to 1, for fill and stroke together as one picture. */
+  readonly opacity: number;
+  readonly label: string | undefined;
+  /** Painter's order among its neighbours: a higher layer is painted later. */
+  readonly layer: number;
+  readonly group: Group | undefined;
+  /** The sketch's line that drew it, where the frame was painted with tracing on. */
+  readonly source: SourceLine | undefined;
+}
+
+/**
+ * What a sketch painted, as plain data: it can be kept, compared, sent to a worker and drawn on any surface.
+ * Items stand in painter's order, first painted first.
+ */
+export interface Frame {
+  /** The size of the canvas in pixels of density 1. */
+  readonly width: number;
+  readonly height: number;
+  /** Pixels of the picture to one pixel of the canvas. */
+  readonly density: number;
+  /** From the sketch's units to pixels of density 1. */
+  readonly view: Matrix;
+  readonly background: PackedColor;
+  /** How much of the last picture stays under this one, 0 to 1. */
+  readonly carry: number;
+  readonly items: readonly Item[];
+  /** How many saves were never restored. */
+  readonly openSaves: number;
+}
+
+/** The pixel size of the picture that a frame makes. */
+export function pictureSize(frame: Pick<Frame, 'width' | 'height' | 'density'>): { width: number; height: number } {
+  return {
+    width: Math.max(1, Math.round(frame.width * frame.density)),
+    height: Math.max(1, Math.round(frame.height * frame.density)),
+  };
+}

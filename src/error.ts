@@ -1,0 +1,157 @@
+import leven from 'leven';
+
+/** Where in a sketch something came from. */
+export interface SourceLine {
+  readonly file: string;
+  readonly line: number;
+  readonly column: number;
+}
+
+/** What was wrong, in parts; `SketchError` puts them together as one message. */
+export interface Fault {
+  /** The call that was made, as the sketch wrote it: `circle`, `group`, `defineSketch`. */
+  readonly call?: string | undefined;
+  /** The option or argument at fault. */
+  readonly option?: string | undefined;
+  readonly value?: unknown;
+  /** What is wrong with it: "is not a finite number". */
+  readonly problem: string;
+  /** What would be right. */
+  readonly expected?: string | undefined;
+  readonly cause?: unknown;
+}
+
+/**
+ * Something in a sketch that cannot be meant. The message names the call, the option, the value and what would be
+ * right, then the sketch's file and line, and the frame.
+ */
+export class SketchError extends Error {
+  override readonly name = 'SketchError';
+  readonly call: string | undefined;
+  readonly option: string | undefined;
+  /** What is wrong and what would be right, without the place. */
+  readonly reason: string;
+  /** Where in the sketch, where the engine's stack tells. */
+  source: SourceLine | undefined;
+  frame: number | undefined;
+
+  constructor(fault: Fault) {
+    super('', fault.cause === undefined ? undefined : { cause: fault.cause });
+    this.call = fault.call;
+    this.option = fault.option;
+    const subject = fault.option === undefined ? '' : ` ${fault.option}`;
+    const shown = 'value' in fault ? ` ${show(fault.value)}` : '';
+    this.reason =
+      `${fault.call ?? ''}${fault.call === undefined ? '' : ':'}${subject}${shown} ${fault.problem}`.trim() +
+      (fault.expected === undefined ? '' : `; ${fault.expected}`);
+    // A fault that wraps another error happened where that one did.
+    this.source = sketchLine(fault.cause instanceof Error ? fault.cause.stack : this.stack);
+    this.refresh();
+  }
+
+  /** Adds the frame in which it happened, unless it is known already. Returns itself. */
+  inFrame(frame: number): this {
+    this.frame ??= frame;
+    this.refresh();
+    return this;
+  }
+
+  /** Puts in a better place than the stack told (a development server that knows the source map). Returns itself. */
+  at(source: SourceLine): this {
+    this.source = source;
+    this.refresh();
+    return this;
+  }
+
+  private refresh(): void {
+    const places = [
+      this.source && `${fileName(this.source.file)}:${this.source.line}:${this.source.column}`,
+      this.frame === undefined ? undefined : `frame ${this.frame}`,
+    ].filter((place) => place !== undefined);
+    this.message = places.length === 0 ? this.reason : `${this.reason} (${places.join(', ')})`;
+  }
+}
+
+/** Throws a {@link SketchError}. */
+export function fail(fault: Fault): never {
+  throw new SketchError(fault);
+}
+
+/** Any thrown value as a SketchError: one of ours as it is, another wrapped, so that it has a place and a frame. */
+export function asSketchError(thrown: unknown): SketchError {
+  if (thrown instanceof SketchError) return thrown;
+  const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message}` : `threw ${show(thrown)}`;
+  return new SketchError({ problem, cause: thrown });
+}
+
+/** A value as a person would write it, cut short: numbers and strings as source, objects by their outline. */
+export function show(value: unknown): string {
+  let text: string | undefined;
+  if (typeof value === 'string') text = JSON.stringify(value);
+  else if (typeof value === 'function') text = `function ${value.name}`.trim();
+  else if (typeof value === 'object' && value !== null) {
+    const plain = (_: string, part: unknown): unknown =>
+      typeof part === 'number' || part === undefined || typeof part === 'bigint' ? `~${String(part)}~` : part;
+    try {
+      text = JSON.stringify(value, plain)?.replace(/"~|~"/g, '');
+    } catch {
+      text = Object.prototype.toString.call(value);
+    }
+  } else text = String(value);
+  text ??= String(value);
+  return text.length > 60 ? `${text.slice(0, 57)}...` : text;
+}
+
+/**
+ * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: at most a third
+ * of the letters may differ (edit distance of Levenshtein).
+ */
+export function nearest(word: string, choices: Iterable<string>): string | undefined {
+  let best: string | undefined;
+  let bestDistance = Math.max(1, Math.floor(word.length / 3)) + 1;
+  for (const choice of choices) {
+    const distance = leven(word.toLowerCase(), choice.toLowerCase(), { maxDistance: bestDistance });
+    if (distance < bestDistance) {
+      best = choice;
+      bestDistance = distance;
+    }
+  }
+  return best;
+}
+
+/** "did you mean x?", or the whole list where nothing is near and the list is short enough to read. */
+export function suggest(word: string, choices: Iterable<string>): string {
+  const list = [...choices];
+  const near = nearest(word, list);
+  if (near !== undefined) return `did you mean ${show(near)}?`;
+  return `expected one of ${list.join(', ')}`;
+}
+
+// This module lies in the library's root folder, so whatever lies below that is the library and not a sketch.
+const libraryRoot = new URL('.', import.meta.url).href;
+const framePattern = /((?:file|https?):\/\/[^\s()]+|\/[^\s():]+|[A-Za-z]:\\[^\s():]+):(\d+):(\d+)/;
+
+/** The first line of a stack trace that is neither the library's nor the host's: the sketch's own. */
+export function sketchLine(stack: string | undefined): SourceLine | undefined {
+  for (const row of (stack ?? '').split('\n')) {
+    const found = framePattern.exec(row);
+    if (!found) continue;
+    const [, file, line, column] = found;
+    if (inLibrary(file) || file.includes('/node_modules/') || row.includes('node:')) continue;
+    return { file: plainPath(file), line: Number(line), column: Number(column) };
+  }
+  return undefined;
+}
+
+function inLibrary(file: string): boolean {
+  return file.startsWith(libraryRoot) || `file://${file}`.startsWith(libraryRoot);
+}
+
+function plainPath(file: string): string {
+  const path = file.startsWith('file://') ? decodeURIComponent(file.slice('file://'.length)) : file;
+  return path.replace(/\?.*$/, '');
+}
+
+function fileName(path: string): string {
+  return path.slice(Math.max(path.lastIndexOf('/'), path.lastIndexOf('\\')) + 1);
+}

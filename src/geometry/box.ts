@@ -1,0 +1,48 @@
+/** An upright box by its least and greatest coordinates. An empty box has `left` beyond `right`. */
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+export const emptyBox: Box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
+
+export function isEmptyBox(box: Box): boolean {
+  return !(box.left <= box.right && box.top <= box.bottom);
+}
+
+/** The smallest box that holds `box` and the point. */
+export function growBox(box: Box, x: number, y: number): Box {
+  return {
+    left: Math.min(box.left, x),
+    top: Math.min(box.top, y),
+    right: Math.max(box.right, x),
+    bottom: Math.max(box.bottom, y),
+  };
+}
+
+/** The smallest box that holds both. */
+export function uniteBoxes(a: Box, b: Box): Box {
+  return {
+    left: Math.min(a.left, b.left),
+    top: Math.min(a.top, b.top),
+    right: Math.max(a.right, b.right),
+    bottom: Math.max(a.bottom, b.bottom),
+  };
+}
+
+/** What both boxes share; empty where they share nothing. */
+export function intersectBoxes(a: Box, b: Box): Box {
+  return {
+    left: Math.max(a.left, b.left),
+    top: Math.max(a.top, b.top),
+    right: Math.min(a.right, b.right),
+    bottom: Math.min(a.bottom, b.bottom),
+  };
+}
+
+/** The box with `by` more on every side. */
+export function padBox(box: Box, by: number): Box {
+  return { left: box.left - by, top: box.top - by, right: box.right + by, bottom: box.bottom + by };
+}

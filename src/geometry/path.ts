@@ -1,0 +1,164 @@
+import { apply, identity, type Matrix } from './matrix.ts';
+import { rotation } from './matrix.ts';
+import { sinCos } from './angle.ts';
+import { emptyBox, growBox, type Box } from './box.ts';
+
+/**
+ * An outline as a flat list of numbers: a command, then its arguments, and so on. Plain, compact, and the one form of
+ * geometry that every surface reads.
+ *
+ * | command | arguments |
+ * |---|---|
+ * | `move`, `line` | x, y |
+ * | `quad` | control x, y, end x, y |
+ * | `cubic` | two controls, end |
+ * | `arc` | centre x, y, radii x, y, rotation of the ellipse, start, sweep (degrees) |
+ * | `close` | none |
+ *
+ * As in the canvas standard, an arc is joined to an open subpath by a line, and begins one where none is open.
+ */
+export type Path = readonly number[];
+
+export const move = 0;
+export const line = 1;
+export const quad = 2;
+export const cubic = 3;
+export const arc = 4;
+export const close = 5;
+
+/** How many numbers each command takes, itself included. */
+export const commandLength = [3, 3, 5, 7, 8, 1] as const;
+
+/** A whole ellipse. */
+export function ellipsePath(x: number, y: number, rx: number, ry: number): Path {
+  return [arc, x, y, rx, ry, 0, 0, 360, close];
+}
+
+/** An upright rectangle, clockwise from its top left. */
+export function rectPath(x: number, y: number, width: number, height: number): Path {
+  return [move, x, y, line, x + width, y, line, x + width, y + height, line, x, y + height, close];
+}
+
+/** Straight lines through all points. */
+export function polylinePath(points: readonly (readonly [number, number])[], closed: boolean): Path {
+  const path: number[] = [];
+  for (const [x, y] of points) path.push(path.length === 0 ? move : line, x, y);
+  if (closed) path.push(close);
+  return path;
+}
+
+/** The point at an angle of a turned ellipse. */
+export function ellipsePoint(
+  cx: number,
+  cy: number,
+  rx: number,
+  ry: number,
+  turned: number,
+  degrees: number,
+): [number, number] {
+  const { sin, cos } = sinCos(degrees);
+  const x = rx * cos;
+  const y = ry * sin;
+  if (turned === 0) return [cx + x, cy + y];
+  const [dx, dy] = apply(rotation(turned), x, y);
+  return [cx + dx, cy + dy];
+}
+
+/**
+ * The tight box of a path under a transform: curves by their extremes, not by their control points.
+ * An empty path gives an empty box.
+ */
+export function pathBox(path: Path, matrix: Matrix = identity): Box {
+  let box = emptyBox;
+  let x = 0;
+  let y = 0;
+  let startX = 0;
+  let startY = 0;
+  const add = (px: number, py: number): void => {
+    box = growBox(box, ...apply(matrix, px, py));
+  };
+  for (let i = 0; i < path.length; i += commandLength[path[i]]) {
+    switch (path[i]) {
+      case move:
+      case line:
+        [x, y] = [path[i + 1], path[i + 2]];
+        add(x, y);
+        if (path[i] === move) [startX, startY] = [x, y];
+        break;
+      case quad: {
+        const [, cx, cy, ex, ey] = path.slice(i, i + 5);
+        const at = (t: number): void =>
+          add(
+            (1 - t) ** 2 * x + 2 * t * (1 - t) * cx + t * t * ex,
+            (1 - t) ** 2 * y + 2 * t * (1 - t) * cy + t * t * ey,
+          );
+        for (const row of [0, 1]) {
+          const [p0, p1, p2] = [
+            [x, y],
+            [cx, cy],
+            [ex, ey],
+          ].map(([px, py]) => matrix[row] * px + matrix[row + 2] * py);
+          const t = (p0 - p1) / (p0 - 2 * p1 + p2);
+          if (t > 0 && t < 1) at(t);
+        }
+        [x, y] = [ex, ey];
+        add(x, y);
+        break;
+      }
+      case cubic: {
+        const [, ax, ay, bx, by, ex, ey] = path.slice(i, i + 7);
+        const at = (t: number): void => {
+          const u = 1 - t;
+          const [w0, w1, w2, w3] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
+          add(w0 * x + w1 * ax + w2 * bx + w3 * ex, w0 * y + w1 * ay + w2 * by + w3 * ey);
+        };
+        for (const row of [0, 1]) {
+          const [p0, p1, p2, p3] = [
+            [x, y],
+            [ax, ay],
+            [bx, by],
+            [ex, ey],
+          ].map(([px, py]) => matrix[row] * px + matrix[row + 2] * py);
+          // Where the derivative 3·(A·t² + B·t + C) is zero.
+          for (const t of roots(p3 - 3 * p2 + 3 * p1 - p0, 2 * (p2 - 2 * p1 + p0), p1 - p0)) if (t > 0 && t < 1) at(t);
+        }
+        [x, y] = [ex, ey];
+        add(x, y);
+        break;
+      }
+      case arc: {
+        const [, cx, cy, rx, ry, turned, start, sweep] = path.slice(i, i + 8);
+        const at = (degrees: number): void => {
+          [x, y] = ellipsePoint(cx, cy, rx, ry, turned, degrees);
+          add(x, y);
+        };
+        at(start);
+        const { sin, cos } = sinCos(turned);
+        for (const row of [0, 1]) {
+          // The ellipse's row coordinate is u·cos θ + v·sin θ: extreme at atan2(v, u) and opposite.
+          const u = (matrix[row] * cos + matrix[row + 2] * sin) * rx;
+          const v = (-matrix[row] * sin + matrix[row + 2] * cos) * ry;
+          const extreme = (Math.atan2(v, u) * 180) / Math.PI;
+          for (const candidate of [extreme, extreme + 180]) {
+            const along = ((((candidate - start) * Math.sign(sweep || 1)) % 360) + 360) % 360;
+            if (along < Math.abs(sweep)) at(candidate);
+          }
+        }
+        at(start + sweep);
+        break;
+      }
+      default:
+        [x, y] = [startX, startY];
+    }
+  }
+  return box;
+}
+
+/** The real roots of a·t² + b·t + c. */
+function roots(a: number, b: number, c: number): number[] {
+  if (Math.abs(a) < 1e-12 * (Math.abs(b) + Math.abs(c))) return b === 0 ? [] : [-c / b];
+  const inside = b * b - 4 * a * c;
+  if (!(inside >= 0)) return [];
+  const root = Math.sqrt(inside);
+  return [(-b + root) / (2 * a), (-b - root) / (2 * a)];
+}

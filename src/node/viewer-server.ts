@@ -1,0 +1,151 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { originalPositionFor, TraceMap, type SourceMapInput } from '@jridgewell/trace-mapping';
+import { createServer, type Connect, type Plugin, type ViteDevServer } from 'vite';
+import type { SourceLine } from '../error.ts';
+import { changedEvent, sketchModule, sourcePath } from '../viewer/protocol.ts';
+import { checkSketchFile } from './load-sketch.ts';
+
+/** A viewer that is being served. */
+export interface Viewer {
+  /** The page's address, on this machine's loopback. */
+  readonly url: string;
+  close(): Promise<void>;
+}
+
+const library = fileURLToPath(new URL('..', import.meta.url));
+const packageFolder = path.dirname(library);
+
+/**
+ * Serves the viewer for a sketch file, on loopback only, and tells the page of every save in the sketch's folder.
+ * @param port the port to listen on; 0 for any that is free
+ */
+export async function serveViewer(file: string, port: number): Promise<Viewer> {
+  const full = path.resolve(file);
+  checkSketchFile(file, full);
+  const server = await createServer({
+    configFile: false,
+    envFile: false,
+    root: path.join(library, 'viewer'),
+    logLevel: 'silent',
+    clearScreen: false,
+    // Everything the viewer imports is ES modules already: there is nothing to prepare, and nothing to write.
+    optimizeDeps: { noDiscovery: true, include: [] },
+    server: {
+      host: '127.0.0.1',
+      port,
+      strictPort: port !== 0,
+      fs: { allow: [path.dirname(full), packageFolder, path.dirname(packageFolder)] },
+      hmr: { overlay: false },
+    },
+    plugins: [sketchPlugin(full)],
+  });
+  await server.listen();
+  const url = server.resolvedUrls?.local[0];
+  if (url === undefined) throw new Error('the viewer found no address to listen on');
+  return { url, close: () => server.close() };
+}
+
+function sketchPlugin(file: string): Plugin {
+  const entryPoints: Record<string, string> = {
+    'frame-juggler': path.join(library, 'index.js'),
+    'frame-juggler/browser': path.join(library, 'browser/index.js'),
+  };
+  return {
+    name: 'frame-juggler-sketch',
+    enforce: 'pre',
+    resolveId: (id) => entryPoints[id],
+    configureServer(server) {
+      followSaves(server, path.dirname(file));
+      server.middlewares.use(sourcePath, answerSource(server));
+      server.middlewares.use(sketchModule, (request, response) => void answerSketch(server, file, request, response));
+    },
+    // The page loads the sketch anew by itself; the page stays.
+    handleHotUpdate: () => [],
+  };
+}
+
+/** Every save beside the sketch, or of anything it imports, is told to the page. */
+function followSaves(server: ViteDevServer, folder: string): void {
+  server.watcher.add(folder);
+  let timer: NodeJS.Timeout | undefined;
+  const changed = (saved: string): void => {
+    const modules = server.moduleGraph.getModulesByFile(saved);
+    if (modules === undefined && !isBeside(folder, saved)) return;
+    const now = Date.now();
+    const seen = new Set<never>();
+    for (const module of modules ?? []) server.moduleGraph.invalidateModule(module, seen, now, true);
+    // Editors write in several goes: one message for all of them.
+    clearTimeout(timer);
+    timer = setTimeout(() => server.ws.send({ type: 'custom', event: changedEvent }), 30);
+  };
+  for (const event of ['change', 'add', 'unlink'] as const) server.watcher.on(event, changed);
+}
+
+function isBeside(folder: string, file: string): boolean {
+  const relative = path.relative(folder, file);
+  return !relative.startsWith('..') && !/(^|[/\\])(node_modules|\.)/.test(relative);
+}
+
+/** Leads to the sketch's module; with `?why`, answers in words why it cannot be loaded. */
+async function answerSketch(
+  server: ViteDevServer,
+  file: string,
+  request: Connect.IncomingMessage,
+  response: import('node:http').ServerResponse,
+): Promise<void> {
+  const module = `/@fs/${file.replaceAll('\\', '/').replace(/^\//, '')}`;
+  if (request.url?.includes('why')) {
+    try {
+      await importAll(server, module);
+      response.end('');
+    } catch (error) {
+      response.statusCode = 500;
+      response.end(describeFailure(error));
+    }
+    return;
+  }
+  const stamp = /t=(\d+)/.exec(request.url ?? '')?.[1] ?? '';
+  response.setHeader('content-type', 'text/javascript');
+  response.setHeader('cache-control', 'no-store');
+  response.end(`export { default } from ${JSON.stringify(`${module}?t=${stamp}`)};\n`);
+}
+
+/** Transforms a module and all of the sketch's own that it imports, so that the first that fails says why. */
+async function importAll(server: ViteDevServer, url: string, seen = new Set<string>()): Promise<void> {
+  if (seen.has(url)) return;
+  seen.add(url);
+  await server.transformRequest(url);
+  const module = await server.moduleGraph.getModuleByUrl(url);
+  for (const imported of module?.importedModules ?? [])
+    if (!imported.url.includes('/node_modules/') && imported.file?.startsWith(library) !== true)
+      await importAll(server, imported.url, seen);
+}
+
+function describeFailure(error: unknown): string {
+  if (!(error instanceof Error)) return String(error);
+  const { loc, id } = error as Error & { loc?: { line: number; column: number }; id?: string };
+  const place = id && loc ? ` (${path.basename(id)}:${loc.line}:${loc.column + 1})` : '';
+  return error.message.split('\n\n')[0] + place;
+}
+
+function answerSource(server: ViteDevServer): Connect.NextHandleFunction {
+  return (request, response) => {
+    const query = new URL(request.url ?? '', 'http://viewer').searchParams;
+    const line = Number(query.get('line'));
+    const column = Number(query.get('column'));
+    const file = decodeURIComponent(new URL(query.get('file') ?? '', 'http://viewer').pathname).replace(/^\/@fs/, '');
+    response.setHeader('content-type', 'application/json');
+    response.end(JSON.stringify(sourceLine(server, file, line, column)));
+  };
+}
+
+function sourceLine(server: ViteDevServer, file: string, line: number, column: number): SourceLine {
+  for (const module of server.moduleGraph.getModulesByFile(file) ?? []) {
+    const map = module.transformResult?.map;
+    if (!map || !('mappings' in map) || map.mappings === '') continue;
+    const found = originalPositionFor(new TraceMap(map as SourceMapInput), { line, column: column - 1 });
+    if (found.line !== null) return { file, line: found.line, column: found.column + 1 };
+  }
+  return { file, line, column };
+}

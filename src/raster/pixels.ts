@@ -1,0 +1,116 @@
+import { alphaOf, blueOf, greenOf, pack, redOf, type PackedColor } from '../paint/color.ts';
+import type { Runs } from './coverage.ts';
+
+/*
+ * Pixels are kept as browsers keep them: eight bits a channel, sRGB, colour premultiplied by alpha. Compositing is
+ * source over destination (W3C Compositing and Blending 1): result = source + destination · (1 - source alpha).
+ */
+
+/** A buffer of premultiplied pixels, seen as bytes and as one 32-bit word a pixel (red in the lowest byte). */
+export class Pixels {
+  readonly bytes: Uint8Array;
+  readonly words: Uint32Array;
+
+  constructor(
+    readonly width: number,
+    readonly height: number,
+  ) {
+    this.bytes = new Uint8Array(width * height * 4);
+    this.words = new Uint32Array(this.bytes.buffer);
+  }
+
+  fill(color: PackedColor): void {
+    this.words.fill(premultiply(color, 255) >>> 0);
+  }
+}
+
+/** a · b / 255, rounded, for bytes. */
+export function times255(a: number, b: number): number {
+  const product = a * b + 128;
+  return (product + (product >>> 8)) >>> 8;
+}
+
+/** A colour under a coverage from 0 to 255, premultiplied. */
+export function premultiply(color: PackedColor, coverage: number): number {
+  const alpha = times255(alphaOf(color), coverage);
+  return (
+    times255(redOf(color), alpha) |
+    (times255(greenOf(color), alpha) << 8) |
+    (times255(blueOf(color), alpha) << 16) |
+    (alpha << 24)
+  );
+}
+
+/** A premultiplied word with every channel multiplied by `factor` / 255, two channels at a time. */
+export function scaleWord(word: number, factor: number): number {
+  const low = (Math.imul(word & 0xff00ff, factor) + 0x800080) | 0;
+  const high = (Math.imul((word >>> 8) & 0xff00ff, factor) + 0x800080) | 0;
+  return (((low + ((low >>> 8) & 0xff00ff)) >>> 8) & 0xff00ff) | ((high + ((high >>> 8) & 0xff00ff)) & 0xff00ff00);
+}
+
+/** One colour over the pixels of all runs. */
+export function fillRuns(pixels: Pixels, runs: Runs, color: PackedColor): void {
+  const { words, width } = pixels;
+  const { data, length } = runs;
+  const opaque = alphaOf(color) === 255;
+  const full = premultiply(color, 255);
+  for (let i = 0; i < length; i += 4) {
+    const start = data[i] * width + data[i + 1];
+    const end = start + data[i + 2];
+    const coverage = data[i + 3];
+    if (opaque && coverage === 255) {
+      if (end - start > 16) words.fill(full, start, end);
+      else for (let at = start; at < end; at++) words[at] = full;
+      continue;
+    }
+    const source = coverage === 255 ? full : premultiply(color, coverage);
+    const rest = 255 - (source >>> 24);
+    for (let at = start; at < end; at++) words[at] = source + scaleWord(words[at], rest);
+  }
+}
+
+/** One buffer over another of the same size, `opacity` from 0 to 255. */
+export function composite(over: Pixels, onto: Pixels, opacity: number): void {
+  const source = over.words;
+  const target = onto.words;
+  for (let at = 0; at < source.length; at++) {
+    if (source[at] === 0) continue;
+    const word = scaleWord(source[at], opacity);
+    target[at] = word + scaleWord(target[at], 255 - (word >>> 24));
+  }
+}
+
+/**
+ * Leads every pixel towards a background, so that a part `carry` of what it differs by is left. What is left is
+ * rounded towards the background: a trail fades by a step a frame at least, and so really reaches it. The pixels and
+ * the background are either both premultiplied or both not.
+ */
+export function fade(bytes: Uint8Array | Uint8ClampedArray, background: number, carry: number): void {
+  const channels = [redOf(background), greenOf(background), blueOf(background), alphaOf(background)];
+  // One table a channel, by the byte there was.
+  const tables = channels.map((to) =>
+    Uint8Array.from({ length: 256 }, (_, value) => to + Math.trunc((value - to) * carry)),
+  );
+  const [red, green, blue, alpha] = tables;
+  for (let at = 0; at < bytes.length; at += 4) {
+    bytes[at] = red[bytes[at]];
+    bytes[at + 1] = green[bytes[at + 1]];
+    bytes[at + 2] = blue[bytes[at + 2]];
+    bytes[at + 3] = alpha[bytes[at + 3]];
+  }
+}
+
+/** The pixels with colour no longer multiplied by alpha, four bytes a pixel, as files and pages want them. */
+export function straight(pixels: Pixels): Uint8Array {
+  const { words } = pixels;
+  const result = new Uint8Array(pixels.bytes);
+  const out = new Uint32Array(result.buffer);
+  for (let at = 0; at < words.length; at++) {
+    const word = words[at];
+    const alpha = word >>> 24;
+    if (alpha === 255 || alpha === 0) continue;
+    const back = 255 / alpha;
+    out[at] = pack((word & 255) * back, ((word >>> 8) & 255) * back, ((word >>> 16) & 255) * back, alpha);
+  }
+  return result;
+}

@@ -1,0 +1,90 @@
+import { csvParseRows } from 'd3-dsv';
+import { fail, SketchError, show } from '../error.ts';
+
+/** One row of a table, by the names of its columns; what reads as a number is one. */
+export type TableRow = Readonly<Record<string, string | number>>;
+
+/** A file that a sketch needs, loaded before `start`. */
+export interface Asset<Value> {
+  readonly url: URL;
+  /** Makes the value of the file's bytes; throws a plain Error that says what is wrong with them. */
+  readonly decode: (bytes: Uint8Array) => Value | Promise<Value>;
+}
+
+/** The assets of a sketch, by name. */
+export type AssetMap = Readonly<Record<string, Asset<unknown>>>;
+
+/** What `paint` finds under `assets`. */
+export type AssetValues<Assets extends AssetMap> = {
+  readonly [Name in keyof Assets]: Assets[Name] extends Asset<infer Value> ? Value : never;
+};
+
+/** Reads a file's bytes: the one thing that the core asks of its host. */
+export type ReadFile = (url: URL) => Promise<Uint8Array>;
+
+/** Files to load before `start`, each given `new URL('./file', import.meta.url)`. */
+export const asset = {
+  /** A JSON file: whatever it holds. */
+  json<Value = unknown>(url: URL): Asset<Value> {
+    return { url: readUrl('asset.json', url), decode: (bytes) => JSON.parse(text(bytes)) as Value };
+  },
+  /** A CSV file with a line of column names: a list of rows, `{ column: value }`. */
+  table(url: URL): Asset<readonly TableRow[]> {
+    return { url: readUrl('asset.table', url), decode: (bytes) => parseTable(text(bytes)) };
+  },
+};
+
+/** Loads all of a sketch's assets. A file that is missing or broken is a SketchError that names it. */
+export async function loadAssets(assets: AssetMap, read: ReadFile): Promise<Record<string, unknown>> {
+  const entries = Object.entries(assets).map(async ([name, { url, decode }]): Promise<[string, unknown]> => {
+    try {
+      return [name, await decode(await read(url))];
+    } catch (cause) {
+      const why = cause instanceof Error ? cause.message : show(cause);
+      throw new SketchError({
+        call: 'assets',
+        option: name,
+        problem: `(${fileOf(url)}) could not be loaded`,
+        expected: why,
+      });
+    }
+  });
+  return Object.fromEntries(await Promise.all(entries));
+}
+
+function readUrl(call: string, url: unknown): URL {
+  if (typeof url === 'object' && url !== null && 'href' in url) return url as URL;
+  return fail({
+    call,
+    option: 'url',
+    value: url,
+    problem: 'is not a URL',
+    expected: "expected new URL('./file', import.meta.url)",
+  });
+}
+
+function fileOf(url: URL): string {
+  return decodeURIComponent(url.pathname.slice(url.pathname.lastIndexOf('/') + 1));
+}
+
+/** UTF-8, with the mark that some programs put at a file's start left out. */
+function text(bytes: Uint8Array): string {
+  return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+}
+
+function parseTable(source: string): readonly TableRow[] {
+  const [names, ...rows] = csvParseRows(source);
+  if (names === undefined) throw new Error('the table is empty; expected a line of column names');
+  return rows
+    .filter((row) => row.length > 1 || row[0] !== '')
+    .map((row, index) => {
+      if (row.length !== names.length)
+        throw new Error(`row ${index + 2} has ${row.length} values; the table has ${names.length} columns`);
+      return Object.fromEntries(names.map((name, column) => [name.trim(), readCell(row[column])]));
+    });
+}
+
+function readCell(cell: string): string | number {
+  const trimmed = cell.trim();
+  return trimmed !== '' && Number.isFinite(Number(trimmed)) ? Number(trimmed) : cell;
+}
