@@ -61,7 +61,7 @@ export default tseslint.config(
   ...arrowRules,
   {
     files: ['**/*.mjs', 'bench/**', 'scripts/**'],
-    languageOptions: { globals: globals.node },
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
     rules: { 'no-console': 'off' },
   },
 );

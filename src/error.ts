@@ -103,12 +103,12 @@ export function show(value: unknown): string {
 }
 
 /**
- * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: at most a third
- * of the letters may differ (edit distance of Levenshtein).
+ * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: a third
+ * of the letters may differ, or two, or one of three (edit distance of Levenshtein).
  */
 export function nearest(word: string, choices: Iterable<string>): string | undefined {
   let best: string | undefined;
-  let bestDistance = Math.max(1, Math.floor(word.length / 3)) + 1;
+  let bestDistance = (word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3))) + 1;
   for (const choice of choices) {
     const distance = leven(word.toLowerCase(), choice.toLowerCase(), { maxDistance: bestDistance });
     if (distance < bestDistance) {
@@ -128,7 +128,7 @@ export function suggest(word: string, choices: Iterable<string>): string {
 }
 
 // This module lies in the library's root folder, so whatever lies below that is the library and not a sketch.
-const libraryRoot = new URL('.', import.meta.url).href;
+const libraryRoot = import.meta.url.replace(/[^/]*$/, '');
 const framePattern = /((?:file|https?):\/\/[^\s()]+|\/[^\s():]+|[A-Za-z]:\\[^\s():]+):(\d+):(\d+)/;
 
 /** The first line of a stack trace that is neither the library's nor the host's: the sketch's own. */

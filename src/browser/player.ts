@@ -186,6 +186,7 @@ export class Player {
 
   private failed(error: SketchError): void {
     this.pause();
+    this.changed();
     if (this.options.onError) this.options.onError(error);
     else console.error(error);
   }

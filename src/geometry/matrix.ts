@@ -69,7 +69,10 @@ export function largestScale(m: Matrix): number {
   return Math.sqrt((sum + Math.sqrt(Math.max(0, sum * sum - 4 * det * det))) / 2);
 }
 
+/** Exact at odd multiples of 45 too. */
 function tangent(degrees: number): number {
+  const eighth = (degrees - 45) / 90;
+  if (Number.isInteger(eighth)) return eighth % 2 === 0 ? 1 : -1;
   const { sin, cos } = sinCos(degrees);
   return sin / cos;
 }

@@ -4,6 +4,7 @@ import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { asSketchError, SketchError } from '../error.ts';
 import { isSketch, type Sketch } from '../sketch/sketch.ts';
+import { sketchMark } from './sketch-hooks.ts';
 
 /** The kinds of file that can hold a sketch. */
 export const sketchExtensions = ['.ts', '.mts', '.js', '.mjs'];
@@ -15,7 +16,7 @@ const entryPoints = {
 };
 
 let hooked = false;
-let version = 0;
+let loadings = 0;
 
 /**
  * Loads the sketch that a file exports as its default. The file may lie anywhere, with or without a package.json;
@@ -34,7 +35,7 @@ export async function loadSketch(file: string): Promise<Sketch> {
   let loaded: { default?: unknown };
   try {
     const url = pathToFileURL(full);
-    if (version++ > 0) url.search = `?version=${version}`;
+    url.searchParams.set(sketchMark, String(++loadings));
     loaded = (await import(url.href)) as { default?: unknown };
   } catch (error) {
     throw loadError(file, error);
@@ -64,11 +65,6 @@ function loadError(file: string, error: unknown): SketchError {
     const what = missing[1].replace(/^.*\/(?=[^/]+$)/, '');
     return new SketchError({ problem: `${file} imports ${what}, which is not there` });
   }
-  if (error instanceof SyntaxError) {
-    // A stack that begins with the place itself is the engine's way to say where a plain JavaScript file is broken.
-    const place = /^(file:.+?:\d+)\n/.exec(error.stack ?? '')?.[1];
-    const where = place === undefined ? '' : ` (${path.basename(place)})`;
-    return new SketchError({ problem: `${file} cannot be read: ${error.message}${where}` });
-  }
+  if (error instanceof SyntaxError) return new SketchError({ problem: `${file} cannot be read: ${error.message}` });
   return asSketchError(error);
 }

@@ -1,9 +1,8 @@
 import { existsSync, statSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { InitializeHook, LoadHook, ResolveHook } from 'node:module';
-import path from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { transformSync, type OxcError } from 'oxc-transform';
+import { canCompile, compile } from './compile.ts';
 
 /*
  * Module hooks that let Node import a sketch: TypeScript, as ES modules whatever package.json says or does not say,
@@ -13,14 +12,10 @@ import { transformSync, type OxcError } from 'oxc-transform';
 /** Where each of the library's entry points is. */
 export type EntryPoints = Readonly<Record<string, string>>;
 
+/** The query parameter by which a sketch's own files are known; its value is new at each loading, so they are read anew. */
+export const sketchMark = 'sketch';
+
 let entryPoints: EntryPoints = {};
-const loaders: Record<string, 'ts' | 'tsx' | 'js'> = {
-  '.ts': 'ts',
-  '.mts': 'ts',
-  '.tsx': 'tsx',
-  '.js': 'js',
-  '.mjs': 'js',
-};
 const tried = ['.ts', '.mts', '.js', '.mjs', '/index.ts', '/index.js'];
 
 export const initialize: InitializeHook<EntryPoints> = (given) => {
@@ -35,20 +30,15 @@ export const resolve: ResolveHook = async (specifier, context, next) => {
     const found = [url.href, url.href.replace(/\.([mc]?)js$/, '.$1ts'), ...tried.map((end) => url.href + end)].find(
       isFile,
     );
-    // Files of one sketch are read anew together: they share its version.
     if (found !== undefined) return { url: found + new URL(context.parentURL).search, shortCircuit: true };
   }
   return next(specifier, context);
 };
 
 export const load: LoadHook = async (url, context, next) => {
-  const loader = isSketchCode(url) ? loaders[extension(url)] : undefined;
-  if (loader === undefined) return next(url, context);
-  const file = fileURLToPath(new URL(url));
-  const source = await readFile(file, 'utf8');
-  if (loader === 'js') return { format: 'module', source, shortCircuit: true };
-  const { code, map, errors } = transformSync(file, source, { lang: loader, sourcemap: true });
-  if (errors.length > 0) throw new SyntaxError(describeSyntax(file, source, errors[0]));
+  const file = isSketchCode(url) ? fileURLToPath(new URL(url)) : undefined;
+  if (file === undefined || !canCompile(file)) return next(url, context);
+  const { code, map } = compile(file, await readFile(file, 'utf8'));
   const inline = Buffer.from(JSON.stringify({ ...map, sources: [pathToFileURL(file).href] })).toString('base64');
   return {
     format: 'module',
@@ -57,29 +47,9 @@ export const load: LoadHook = async (url, context, next) => {
   };
 };
 
-function describeSyntax(file: string, source: string, { message, labels }: OxcError): string {
-  const start = labels[0]?.start;
-  if (start === undefined) return `${message} (${path.basename(file)})`;
-  const before = Buffer.from(source).subarray(0, start).toString().split('\n');
-  return `${message} (${path.basename(file)}:${before.length}:${before[before.length - 1].length + 1})`;
-}
-
+/** A sketch's own files carry a mark in their address, which `loadSketch` begins and relative imports hand on. */
 function isSketchCode(url: string): boolean {
-  return (
-    url.startsWith('file:') &&
-    !url.includes('/node_modules/') &&
-    !Object.values(entryPoints).includes(url) &&
-    !isLibrary(url)
-  );
-}
-
-const libraryRoot = new URL('..', import.meta.url).href;
-function isLibrary(url: string): boolean {
-  return url.startsWith(libraryRoot);
-}
-
-function extension(url: string): string {
-  return /\.\w+$/.exec(new URL(url).pathname)?.[0] ?? '';
+  return url.startsWith('file:') && new URL(url).searchParams.has(sketchMark);
 }
 
 function isFile(url: string): boolean {

@@ -4,6 +4,7 @@ import { originalPositionFor, TraceMap, type SourceMapInput } from '@jridgewell/
 import { createServer, type Connect, type Plugin, type ViteDevServer } from 'vite';
 import type { SourceLine } from '../error.ts';
 import { changedEvent, sketchModule, sourcePath } from '../viewer/protocol.ts';
+import { canCompile, compile } from './compile.ts';
 import { checkSketchFile } from './load-sketch.ts';
 
 /** A viewer that is being served. */
@@ -55,6 +56,12 @@ function sketchPlugin(file: string): Plugin {
     name: 'frame-juggler-sketch',
     enforce: 'pre',
     resolveId: (id) => entryPoints[id],
+    // Read as `juggle render` reads it, so that both say the same where it cannot be.
+    transform(source, id) {
+      const [code] = id.split('?');
+      if (!canCompile(code) || code.startsWith(library) || code.includes('/node_modules/')) return undefined;
+      return compile(code, source) as { code: string; map: never };
+    },
     configureServer(server) {
       followSaves(server, path.dirname(file));
       server.middlewares.use(sourcePath, answerSource(server));
@@ -101,7 +108,7 @@ async function answerSketch(
       response.end('');
     } catch (error) {
       response.statusCode = 500;
-      response.end(describeFailure(error));
+      response.end(error instanceof Error ? error.message : String(error));
     }
     return;
   }
@@ -120,13 +127,6 @@ async function importAll(server: ViteDevServer, url: string, seen = new Set<stri
   for (const imported of module?.importedModules ?? [])
     if (!imported.url.includes('/node_modules/') && imported.file?.startsWith(library) !== true)
       await importAll(server, imported.url, seen);
-}
-
-function describeFailure(error: unknown): string {
-  if (!(error instanceof Error)) return String(error);
-  const { loc, id } = error as Error & { loc?: { line: number; column: number }; id?: string };
-  const place = id && loc ? ` (${path.basename(id)}:${loc.line}:${loc.column + 1})` : '';
-  return error.message.split('\n\n')[0] + place;
 }
 
 function answerSource(server: ViteDevServer): Connect.NextHandleFunction {

@@ -33,6 +33,9 @@ export class Runs {
 /** Coordinates are rounded to this part of a pixel, so that a move by whole pixels changes no arithmetic. */
 const grid = 65536;
 
+/** Edges are cut this far, in pixels, above and below the canvas: beyond, a number has no digits left for a pixel. */
+const far = 2 ** 24;
+
 /**
  * Exact area coverage. Every edge adds, to each pixel it passes, the signed area between itself and the pixel's right
  * side; summed from the left along a row, that is how much of each pixel lies inside the outline, times how often the
@@ -90,6 +93,8 @@ export class Coverage {
     const { width, height } = this;
     if (y1 <= 0 || y0 >= height) return;
     if (x0 >= width && x1 >= width) return;
+    if (y0 < -far) return this.addDown(x0 + (x1 - x0) * ((-far - y0) / (y1 - y0)), -far, x1, y1, sign);
+    if (y1 > far) return this.addDown(x0, y0, x0 + (x1 - x0) * ((far - y0) / (y1 - y0)), far, sign);
     // Cut where it crosses a side of the canvas; the part outside is led down along that side.
     const slope = (y1 - y0) / (x1 - x0);
     let x = x0;

@@ -1,0 +1,7 @@
+export default {
+  roots: ['<rootDir>/tests'],
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: { '\\.ts$': '<rootDir>/scripts/jest-transform.mjs' },
+  testEnvironment: 'node',
+  testTimeout: 30_000,
+};

@@ -1,0 +1,129 @@
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { decode } from 'fast-png';
+import { juggle, temporaryFolder } from '../helpers.ts';
+
+const sketch = (paint: string, rest = ''): string => `import { defineSketch } from 'frame-juggler';
+
+export default defineSketch({
+  title: 'Buoy',
+  canvas: { width: 60, height: 40, background: 'navy' },
+  frameRate: 10,
+  ${rest}
+  paint(canvas, { seconds, random }) {
+    ${paint}
+  },
+});
+`;
+
+const folder = temporaryFolder({
+  'buoy.ts': sketch("const x: number = 10 * seconds;\n    canvas.rect({ from: [x, 0], to: [x + random.between(4, 9), 40], fill: 'white' });"),
+  'plain.js': sketch("canvas.circle({ at: [30, 20], radius: 9 });"),
+  'module.mjs': sketch("canvas.circle({ at: [30, 20], radius: 9 });"),
+  'parted.ts': "import { paint } from './parts.js';\nimport { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint });\n",
+  'parts.ts': "import type { Canvas } from 'frame-juggler';\nenum Size { Small = 4 }\nexport const paint = (canvas: Canvas): void => canvas.circle({ at: [1, 1], radius: Size.Small });\n",
+  'throws.ts': sketch("if (seconds > 0.4) throw new Error('squall');", 'duration: 2,'),
+  'typo.ts': sketch("canvas.circle({ at: [1, 2], raduis: 3 } as never);"),
+  'nan.ts': sketch("canvas.circle({ at: [1, Math.sqrt(-1)], radius: 3 });"),
+  'broken.ts': sketch("canvas.circle({ at: [1, 2, radius: 3 });"),
+  'broken.mjs': 'export default {{;\n',
+  'lonely.ts': "import './nowhere.ts';\n",
+  'other.ts': 'export default { paint() {} };\n',
+  'empty.ts': 'export const x = 1;\n',
+  'notes.txt': '',
+}); // prettier-ignore
+afterAll(folder.remove);
+const run = (...args: string[]): ReturnType<typeof juggle> => juggle(folder.path, ...args);
+const written = (name: string): Buffer => readFileSync(path.join(folder.path, name));
+
+describe('juggle render', () => {
+  test('writes one frame of a sketch that lies anywhere, without a package.json', async () => {
+    const { code, out, err } = await run('render', 'buoy.ts', '-o', 'buoy.png', '--at', '2');
+    expect([code, err]).toEqual([0, '']);
+    expect(out).toBe('Wrote buoy.png: Buoy, frame 20, 60 × 40 pixels, seed 1\n');
+    const { width, height, channels, data, text } = decode(written('buoy.png'));
+    expect([width, height, channels]).toEqual([60, 40, 3]);
+    expect([...data.slice(0, 3), ...data.slice(21 * 3, 22 * 3)]).toEqual([0, 0, 128, 255, 255, 255]);
+    expect(written('buoy.png').includes('Seed')).toBe(true);
+    expect(text).toBeDefined();
+  });
+
+  test('takes .js and .mjs, files in parts, and TypeScript that is more than types', async () => {
+    for (const file of ['plain.js', 'module.mjs', 'parted.ts']) {
+      const { code, err } = await run('render', file, '-o', `${file}.png`);
+      expect([code, err]).toEqual([0, '']);
+    }
+  });
+
+  test('gives the same bytes in two processes, other bytes for another seed, and - is standard output', async () => {
+    const [one, two, other] = await Promise.all(
+      ['3', '3', '4'].map((seed) => run('render', 'buoy.ts', '-o', '-', '--seed', seed, '--density', '2')),
+    );
+    expect(one.bytes.equals(two.bytes)).toBe(true);
+    expect(decode(one.bytes)).toMatchObject({ width: 120, height: 80 });
+    expect(decode(one.bytes).data).not.toEqual(decode(other.bytes).data);
+    expect(one.err).toMatch('seed 3');
+  });
+
+  test('takes another size', async () => {
+    await run('render', 'plain.js', '-o', 'sized.png', '--size', '30x90', '--quiet');
+    expect(decode(written('sized.png'))).toMatchObject({ width: 30, height: 90 });
+  });
+
+  const failures: [string[], string][] = [
+    [['missing.ts', '-o', 'x.png'], 'juggle: missing.ts is not there; expected the path of a sketch file\n'],
+    [['notes.txt', '-o', 'x.png'], 'juggle: notes.txt is not a sketch file; expected one of .ts, .mts, .js, .mjs\n'],
+    [['.', '-o', 'x.png'], 'juggle: . is a folder; expected the path of a sketch file\n'],
+    [['other.ts', '-o', 'x.png'], 'juggle: other.ts does not export a sketch as its default; expected export default defineSketch({ … })\n'],
+    [['empty.ts', '-o', 'x.png'], 'juggle: empty.ts has no default export; expected export default defineSketch({ … })\n'],
+    [['broken.ts', '-o', 'x.png'], 'juggle: broken.ts cannot be read: Expected `,` or `]` but found `:` (broken.ts:9:38)\n'],
+    [['broken.mjs', '-o', 'x.png'], "juggle: broken.mjs cannot be read: Unexpected token (broken.mjs:1:17)\n"],
+    [['lonely.ts', '-o', 'x.png'], 'juggle: lonely.ts imports nowhere.ts, which is not there\n'],
+    [['typo.ts', '-o', 'x.png'], 'juggle: circle: there is no option "raduis"; did you mean "radius"? (typo.ts:9:12, frame 0)\n'],
+    [['nan.ts', '-o', 'x.png'], 'juggle: circle: at [1,NaN] is not a point; expected [x, y] or { x, y } with finite numbers (nan.ts:9:12, frame 0)\n'],
+    [['throws.ts', '-o', 'x.png', '--frame', '7'], 'juggle: Error: squall (throws.ts:9:30, frame 7)\n'],
+    [['buoy.ts', '-o', 'x.bmp'], 'juggle: x.bmp is not a kind of picture that can be written; expected a .png file, or -\n'],
+    [['buoy.ts', '-o', 'nowhere/x.png'], 'juggle: nowhere/x.png could not be written: nowhere is not there\n'],
+    [['buoy.ts', '-o', 'taken.png'], 'juggle: taken.png could not be written: it is a folder\n'],
+    [['buoy.ts'], "juggle: required option '-o, --output <file>' not specified\n"],
+    [['buoy.ts', '-o', 'x.png', '--frame', '-1'], "juggle: option '--frame <n>' argument '-1' is invalid. Expected a whole number, 0 or more.\n"],
+    [['buoy.ts', '-o', 'x.png', '--sead', '1'], "juggle: unknown option '--sead'\n(Did you mean --seed?)\n"],
+    [['buoy.ts', '-o', 'x.png', '--frame', '1', '--at', '1'], "juggle: option '--frame <n>' cannot be used with option '--at <seconds>'\n"],
+  ]; // prettier-ignore
+  mkdirSync(path.join(folder.path, 'taken.png'));
+
+  test.each(failures)('%j: one clear message, exit 2, no file', async (args, message) => {
+    const before = readdirSync(folder.path).sort();
+    const { code, out, err } = await run('render', ...args);
+    expect({ code, out, err }).toEqual({ code: 2, out: '', err: message });
+    expect(readdirSync(folder.path).sort()).toEqual(before);
+  });
+
+  test('a picture that was there stays whole when the next one fails', async () => {
+    await run('render', 'plain.js', '-o', 'kept.png');
+    const kept = written('kept.png');
+    writeFileSync(path.join(folder.path, 'plain.js'), 'throw new Error("fog");\n');
+    expect((await run('render', 'plain.js', '-o', 'kept.png')).err).toMatch(/^juggle: Error: fog \(plain\.js:1:7\)/);
+    expect(written('kept.png').equals(kept)).toBe(true);
+  });
+});
+
+describe('juggle', () => {
+  test('tells what it can do, and each command what it takes', async () => {
+    const help = await run('--help');
+    expect(help.code).toBe(0);
+    for (const command of ['play', 'render', 'demo']) {
+      expect(help.out).toMatch(new RegExp(`^  ${command} `, 'm'));
+      expect((await run(command, '--help')).out).toMatch(`Usage: juggle ${command}`);
+    }
+    expect((await run('rendr')).err).toBe("juggle: unknown command 'rendr'\n(Did you mean render?)\n");
+  });
+
+  test('demo writes its picture and says where', async () => {
+    const { code, out } = await run('demo');
+    expect(code).toBe(0);
+    expect(out).toMatch(/^Wrote out\/pellan-quay\.png: A day at Pellan Quay/);
+    expect(decode(written('out/pellan-quay.png'))).toMatchObject({ width: 960, height: 540 });
+  });
+});

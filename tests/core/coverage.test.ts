@@ -1,0 +1,109 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { Polylines } from '../../src/geometry/polyline.ts';
+import { Coverage, Runs } from '../../src/raster/coverage.ts';
+import { inkArea, picture, pixel } from '../helpers.ts';
+
+type Corner = [number, number];
+
+/** Coverage of every pixel, 0 to 255, of polygons on a small canvas. */
+function cover(polygons: Corner[][], rule: 'nonzero' | 'evenodd' = 'nonzero', width = 40, height = 30): number[] {
+  const lines = new Polylines();
+  for (const [first, ...rest] of polygons) {
+    lines.begin(...first);
+    for (const corner of rest) lines.add(...corner);
+  }
+  const coverage = new Coverage(width, height);
+  coverage.addPolylines(lines);
+  const runs = new Runs();
+  coverage.sweep(rule, runs);
+  const result = new Array<number>(width * height).fill(0);
+  for (let i = 0; i < runs.length; i += 4)
+    for (let x = 0; x < runs.data[i + 2]; x++) result[runs.data[i] * width + runs.data[i + 1] + x] = runs.data[i + 3];
+  return result;
+}
+
+const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0) / 255;
+const box = (x0: number, y0: number, x1: number, y1: number): Corner[] => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+];
+const corner = fc.tuple(fc.double({ min: -20, max: 60, noNaN: true }), fc.double({ min: -20, max: 50, noNaN: true }));
+
+describe('coverage', () => {
+  test('a half-covered pixel is half as dark', () => {
+    const half = picture((canvas) => canvas.rect({ from: [10, 10], to: [20.5, 20] }));
+    expect([127, 128]).toContain(pixel(half, 20, 15)[0]);
+    expect(pixel(half, 19, 15)[0]).toBe(0);
+    expect(pixel(half, 21, 15)[0]).toBe(255);
+  });
+
+  test('a shape moved by whole pixels gives the same bytes, moved', () => {
+    const inside = fc.tuple(fc.double({ min: 1, max: 15, noNaN: true }), fc.double({ min: 1, max: 12, noNaN: true }));
+    fc.assert(
+      fc.property(fc.array(inside, { minLength: 3, maxLength: 7 }), fc.nat(23), fc.nat(16), (polygon, dx, dy) => {
+        const still = cover([polygon]);
+        const moved = cover([polygon.map(([x, y]) => [x + dx, y + dy])]);
+        for (let y = 0; y < 14; y++)
+          expect(moved.slice((y + dy) * 40 + dx, (y + dy) * 40 + dx + 17)).toEqual(still.slice(y * 40, y * 40 + 17));
+      }),
+    );
+  });
+
+  test('what is cut off at the sides of the canvas leaves the rest as it is', () => {
+    fc.assert(
+      fc.property(fc.array(corner, { minLength: 3, maxLength: 6 }), (polygon) => {
+        const small = cover([polygon]);
+        const large = cover([polygon.map(([x, y]) => [x + 30, y + 30])], 'nonzero', 100, 90);
+        const most = small.reduce((worst, value, i) => {
+          const there = large[(Math.floor(i / 40) + 30) * 100 + (i % 40) + 30];
+          return Math.max(worst, Math.abs(value - there));
+        }, 0);
+        expect(most).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+
+  test('areas are those of geometry', () => {
+    expect(sum(cover([[[3.3, 2.1], [31.7, 8.4], [12.2, 27.9]]]))).toBeCloseTo(area([[3.3, 2.1], [31.7, 8.4], [12.2, 27.9]]), 0); // prettier-ignore
+    for (const radius of [0.4, 3, 17.25, 40])
+      expect(inkArea(picture((canvas) => canvas.circle({ at: [50, 50], radius })))).toBeCloseTo(
+        Math.PI * radius ** 2,
+        radius > 10 ? -1 : 0,
+      );
+    expect(
+      inkArea(picture((canvas) => canvas.ellipse({ at: [50, 50], radii: [30, 12], rotate: 31 }))) / (Math.PI * 360),
+    ).toBeCloseTo(1, 2);
+  });
+
+  test('rects that share an edge on a pixel boundary leave no seam', () => {
+    const shared = picture((canvas) => {
+      canvas.rect({ from: [10, 10], to: [30, 40], fill: 'teal' });
+      canvas.rect({ from: [30, 10], to: [50, 40], fill: 'teal' });
+    });
+    expect(shared).toEqual(picture((canvas) => canvas.rect({ from: [10, 10], to: [50, 40], fill: 'teal' })));
+  });
+
+  test('the rules differ where an outline winds twice', () => {
+    const twice = [box(5, 5, 25, 25), box(10, 10, 20, 20)];
+    expect(sum(cover(twice, 'nonzero'))).toBe(400);
+    expect(sum(cover(twice, 'evenodd'))).toBe(300);
+    expect(sum(cover([box(5, 5, 25, 25), box(10, 10, 20, 20).reverse()], 'nonzero'))).toBe(300);
+  });
+
+  test('corners that are not finite, or far away, do no harm', () => {
+    expect(sum(cover([[[NaN, 0], [5, 5], [0, 5]], box(5, 5, 10, 10)]))).toBe(25); // prettier-ignore
+    expect(sum(cover([box(-1e300, -1e300, 1e300, 1e300)]))).toBe(40 * 30);
+  });
+});
+
+function area(polygon: Corner[]): number {
+  return Math.abs(
+    polygon.reduce((twice, [x, y], i) => {
+      const [nx, ny] = polygon[(i + 1) % polygon.length];
+      return twice + x * ny - nx * y;
+    }, 0) / 2,
+  );
+}

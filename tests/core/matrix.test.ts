@@ -1,0 +1,72 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  aboutPoint,
+  apply,
+  identity,
+  inverse,
+  largestScale,
+  multiply,
+  rotation,
+  scaling,
+  skewing,
+  translation,
+  type Matrix,
+} from '../../src/geometry/matrix.ts';
+
+const small = fc.double({ min: -50, max: 50, noNaN: true });
+const factor = fc.double({ min: 0.1, max: 10, noNaN: true });
+const matrices: fc.Arbitrary<Matrix> = fc
+  .tuple(small, small, small, factor, factor)
+  .map(([x, y, angle, sx, sy]) => multiply(multiply(translation(x, y), rotation(angle * 7)), scaling(sx, -sy)));
+
+const close = (a: readonly number[], b: readonly number[]): void =>
+  a.forEach((value, i) => expect(value).toBeCloseTo(b[i], 6));
+
+describe('matrices', () => {
+  test('an inverse undoes, and multiplying is applying one after the other', () => {
+    fc.assert(
+      fc.property(matrices, matrices, small, small, (m, n, x, y) => {
+        close(multiply(m, inverse(m) as Matrix), identity);
+        close(apply(multiply(m, n), x, y), apply(m, ...apply(n, x, y)));
+      }),
+    );
+  });
+
+  test('quarter turns are exact', () => {
+    expect(apply(rotation(90), 3, 4)).toEqual([-4, 3]);
+    expect(multiply(rotation(270), rotation(90))).toEqual(identity);
+    expect(rotation(-720)).toEqual([1, 0, -0, 1, 0, 0]);
+  });
+
+  test('about a point leaves the point where it is', () => {
+    fc.assert(
+      fc.property(matrices, small, small, (m, x, y) => {
+        const linear: Matrix = [m[0], m[1], m[2], m[3], 0, 0];
+        close(apply(aboutPoint(linear, x, y), x, y), [x, y]);
+      }),
+    );
+  });
+
+  test('no direction is stretched more than the largest scale, and one is stretched as much', () => {
+    fc.assert(
+      fc.property(matrices, (m) => {
+        const lengths = Array.from({ length: 720 }, (_, i) => {
+          const [x, y] = apply(
+            [m[0], m[1], m[2], m[3], 0, 0],
+            Math.cos((i * Math.PI) / 720),
+            Math.sin((i * Math.PI) / 720),
+          );
+          return Math.hypot(x, y);
+        });
+        expect(Math.max(...lengths)).toBeCloseTo(largestScale(m), 2);
+      }),
+    );
+  });
+
+  test('what squashes the plane has no inverse', () => {
+    expect(inverse(scaling(0, 2))).toBeUndefined();
+    expect(inverse(skewing(45, 45))).toBeUndefined();
+    expect(inverse(scaling(1e-320, 1e-320))).toBeUndefined();
+  });
+});

@@ -1,0 +1,179 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { defineSketch, Run, RasterSurface, asset, type Moment } from '../../src/index.ts';
+import { LiveClock } from '../../src/motion/clock.ts';
+import { pictureOf } from '../../src/sketch/picture.ts';
+import { pixel } from '../helpers.ts';
+
+const counting = (options: object = {}): ReturnType<typeof defineSketch> =>
+  defineSketch({
+    canvas: { width: 20, height: 4 },
+    frameRate: 10,
+    start: ({ random }) => ({ x: 0, trail: [random.int(0, 1e6)] }),
+    step(state, { delta, random }) {
+      state.x += 10 * delta;
+      state.trail.push(random.int(0, 1e6));
+    },
+    paint(canvas, { random }, state) {
+      canvas.rect({
+        from: [state.x, 0],
+        to: [state.x + 1, 4],
+        fill: 'black',
+        label: `${state.trail.at(-1)}/${random.int(0, 1e6)}`,
+      });
+    },
+    ...options,
+  });
+
+describe('a run', () => {
+  test('frame 0 is start and paint, every later one step and paint', async () => {
+    const calls: string[] = [];
+    const note =
+      (name: string) =>
+      (...args: unknown[]) =>
+        void calls.push(
+          `${name} ${(args.find((a) => typeof a === 'object' && a !== null && 'frame' in a) as Moment).frame}`,
+        );
+    const run = new Run(defineSketch({ start: note('start'), step: note('step'), paint: note('paint') }));
+    for (let i = 0; i < 3; i++) {
+      await run.advance();
+      run.paint();
+    }
+    expect(calls).toEqual(['start 0', 'paint 0', 'step 1', 'paint 1', 'step 2', 'paint 2']);
+  });
+
+  test('the same seed gives the same frames, however they are reached; another seed gives others', async () => {
+    const sketch = counting();
+    const one = new Run(sketch, { seed: 5 });
+    await one.goTo(7);
+    const straight = one.paint();
+    expect(one.paint()).toEqual(straight);
+    await one.goTo(12);
+    await one.goTo(7);
+    expect(one.paint()).toEqual(straight);
+    const other = new Run(sketch, { seed: 6 });
+    await other.goTo(7);
+    expect(other.paint().items[0].label).not.toBe(straight.items[0].label);
+  });
+
+  test('random starts anew in each paint, so that a scatter holds still', async () => {
+    const run = new Run(counting());
+    const painted = async (frame: number): Promise<string | undefined> => {
+      await run.goTo(frame);
+      return run.paint().items[0].label?.split('/')[1];
+    };
+    expect(await painted(0)).toBe(await painted(9));
+  });
+
+  test('a duration repeats from the start, or stops on its last frame; a still has one frame', async () => {
+    const at = async (options: object, frame: number): Promise<number> => {
+      const run = new Run(counting(options));
+      await run.goTo(frame);
+      return run.frame;
+    };
+    expect(await at({ duration: 1 }, 23)).toBe(3);
+    expect(await at({ duration: 1, repeat: false }, 23)).toBe(9);
+    expect(await at({ still: true }, 23)).toBe(0);
+    expect(new Run(counting()).frameAtSeconds(0.3)).toBe(3);
+  });
+
+  test('a step may return a new state, and a start may take its time', async () => {
+    const run = new Run(
+      defineSketch({
+        start: async () => Promise.resolve(1),
+        step: (state) => state * 2,
+        paint: (canvas, _, state) => canvas.circle({ at: [0, 0], radius: state }),
+      }),
+    );
+    await run.goTo(5);
+    expect(run.paint().items[0].path[3]).toBe(32);
+  });
+
+  test('style and transform set in a frame never reach the next', async () => {
+    const run = new Run(
+      defineSketch({
+        paint(canvas) {
+          canvas.circle({ at: [0, 0], radius: 1 });
+          canvas.style({ fill: 'red', stroke: { width: 9, color: 'blue' }, opacity: 0.1 });
+          canvas.rotate(45);
+          canvas.save();
+        },
+      }),
+    );
+    await run.goTo(0);
+    const first = run.paint();
+    await run.goTo(3);
+    expect(run.paint().items).toEqual(first.items);
+  });
+
+  test('what a sketch throws says where and in which frame', async () => {
+    const run = new Run(
+      defineSketch({
+        step() {
+          throw new TypeError('no tide today');
+        },
+        paint() {},
+      }),
+    );
+    await expect(run.goTo(1)).rejects.toThrow(/^TypeError: no tide today \(run\.test\.ts:\d+:\d+, frame 1\)$/);
+  });
+
+  test('assets are there before start; a broken one is named', async () => {
+    const sketch = defineSketch({
+      assets: { tides: asset.table(new URL('file:///quay/tides.csv')) },
+      start: ({ assets }) => assets.tides,
+      paint() {},
+    });
+    const bytes = (text: string) => () => Promise.resolve(new TextEncoder().encode(text));
+    const run = new Run(sketch, { read: bytes('time,level\n00:00,2.5\n') });
+    await run.restart();
+    expect(run['state']).toEqual([{ time: '00:00', level: 2.5 }]);
+    await expect(new Run(sketch, { read: bytes('time,level\n1,2,3\n') }).restart()).rejects.toThrow(
+      'assets: tides (tides.csv) could not be loaded; row 2 has 3 values; the table has 2 columns',
+    );
+  });
+});
+
+describe('carry', () => {
+  test('0 starts fresh, 1 keeps everything, and between them trails fade until nothing is left', async () => {
+    const left = async (carry: number, frame: number): Promise<number> =>
+      pixel(await pictureOf(new Run(counting({ carry })), frame), 0, 0)[0];
+    expect(await left(0, 1)).toBe(255);
+    expect(await left(1, 15)).toBe(0);
+    expect([127, 128]).toContain(await left(0.5, 1));
+    for (const carry of [0.5, 0.9, 0.99]) expect(await left(carry, 255)).toBe(255);
+  });
+
+  test('any frame rendered alone equals the same frame of a whole run', async () => {
+    const sketch = counting({ carry: 0.8, duration: 1.5 });
+    const run = new Run(sketch);
+    const surface = new RasterSurface();
+    for (let frame = 0; frame < 15; frame++) {
+      await run.advance();
+      surface.draw(run.paint());
+      expect(surface.picture()).toEqual(await pictureOf(new Run(sketch), frame));
+    }
+  });
+});
+
+describe('the live clock', () => {
+  test('as many frames come due as time has passed, whatever the screen’s rhythm', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 1, max: 200, noNaN: true }), { minLength: 5 }), (waits) => {
+        const clock = new LiveClock(50);
+        let now = 1000;
+        let frames = clock.due(now);
+        for (const wait of waits) frames += clock.due((now += wait));
+        expect(Math.abs(frames - (now - 1000) / 20)).toBeLessThanOrEqual(1.01);
+      }),
+    );
+  });
+
+  test('a long stall slips instead of racing, and a pause owes nothing', () => {
+    const clock = new LiveClock(60);
+    clock.due(0);
+    expect(clock.due(60_000)).toBeLessThanOrEqual(15);
+    clock.pause();
+    expect(clock.due(90_000)).toBe(0);
+  });
+});

@@ -1,0 +1,97 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { StrokeOptions } from '../../src/index.ts';
+import { inkArea, picture, pixel } from '../helpers.ts';
+
+const corner = (stroke: StrokeOptions): number =>
+  inkArea(picture((canvas) => canvas.polyline({ points: [[20, 20], [80, 20], [80, 80]], stroke: { color: 'black', width: 10, ...stroke } }))); // prettier-ignore
+const lineArea = (stroke: StrokeOptions): number =>
+  inkArea(
+    picture((canvas) => canvas.line({ from: [20, 50], to: [80, 50], stroke: { color: 'black', width: 8, ...stroke } })),
+  );
+
+describe('strokes', () => {
+  test('caps add what they should', () => {
+    expect(lineArea({ cap: 'butt' })).toBeCloseTo(60 * 8, 1);
+    expect(lineArea({ cap: 'square' })).toBeCloseTo(68 * 8, 1);
+    expect(lineArea({ cap: 'round' })).toBeCloseTo(60 * 8 + Math.PI * 16, 0);
+  });
+
+  test('joins add what they should, and the limit cuts miters', () => {
+    // Two arms of 60 by 10 that share a quarter of the corner's square.
+    const arms = 2 * 60 * 10 - 25;
+    expect(corner({ join: 'bevel' })).toBeCloseTo(arms + 12.5, 1);
+    expect(corner({ join: 'miter' })).toBeCloseTo(arms + 25, 1);
+    expect(corner({ join: 'miter', miterLimit: 1.4 })).toBeCloseTo(arms + 12.5, 1);
+    expect(corner({ join: 'round' })).toBeCloseTo(arms + (Math.PI * 25) / 4, 0);
+  });
+
+  test('a closed outline is a ring, and one that is wider than its shape has no hole', () => {
+    const ring = (width: number): number =>
+      inkArea(
+        picture((canvas) => canvas.rect({ at: [50, 50], size: 20, fill: 'none', stroke: { color: 'black', width } })),
+      );
+    expect(ring(4)).toBeCloseTo(24 ** 2 - 16 ** 2, 1);
+    expect(ring(30)).toBeCloseTo(50 ** 2, 1);
+    const circle = picture((canvas) =>
+      canvas.circle({ at: [50, 50], radius: 20, fill: 'none', stroke: { color: 'black', width: 6 } }),
+    );
+    expect(inkArea(circle) / (2 * Math.PI * 20 * 6)).toBeCloseTo(1, 2);
+    expect(pixel(circle, 50, 50)).toEqual([255, 255, 255, 255]);
+  });
+
+  test('a stroke is transformed with its shape', () => {
+    const stretched = inkArea(
+      picture((canvas) => {
+        canvas.scale([2, 0.5]);
+        canvas.line({ from: [10, 100], to: [40, 100], stroke: { color: 'black', width: 10 } });
+      }),
+    );
+    expect(stretched).toBeCloseTo(60 * 5, 0);
+  });
+
+  test('dashes and gaps share the length as the pattern says, wherever it begins', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -40, max: 40 }), (dashOffset) => {
+        // Round the square of 240 a pattern of 12 goes twenty times.
+        const dashed = picture((canvas) =>
+          canvas.rect({
+            at: [50, 50],
+            size: 60,
+            fill: 'none',
+            stroke: { color: 'black', width: 1, dash: [5, 7], dashOffset },
+          }),
+        );
+        expect(inkArea(dashed)).toBeGreaterThan(100 - 2);
+        expect(inkArea(dashed)).toBeLessThan(100 + 2);
+      }),
+    );
+    expect(lineArea({ dash: [10] })).toBeCloseTo(30 * 8, 1);
+    expect(lineArea({ dash: [0, 0] })).toBeCloseTo(60 * 8, 1);
+    expect(lineArea({ dash: [1e-9, 1e-9] })).toBeCloseTo(60 * 8, 1);
+  });
+
+  test('dots: a dash of no length under round caps', () => {
+    expect(lineArea({ dash: [0, 20], cap: 'round' }) / (3 * Math.PI * 16)).toBeCloseTo(1, 1);
+  });
+
+  test('lines of no length, no width or turning back do no harm', () => {
+    const at = (stroke: StrokeOptions, to: [number, number]): number =>
+      inkArea(
+        picture((canvas) =>
+          canvas.polyline({ points: [[20, 20], to, [20, 20]], stroke: { color: 'black', ...stroke } }),
+        ),
+      );
+    expect(at({ width: 10, cap: 'round' }, [20, 20])).toBeCloseTo(Math.PI * 25, 0);
+    expect(at({ width: 10, cap: 'butt' }, [20, 20])).toBe(0);
+    expect(at({ width: 0 }, [60, 20])).toBe(0);
+    expect(at({ width: 10, join: 'bevel' }, [60, 20])).toBeCloseTo(400, 0);
+  });
+
+  test('a half-transparent outline and filling fade as one picture', () => {
+    const disc = picture((canvas) =>
+      canvas.circle({ at: [50, 50], radius: 30, fill: 'black', stroke: { color: 'black', width: 10 }, opacity: 0.5 }),
+    );
+    for (const x of [50, 77, 82]) expect([127, 128]).toContain(pixel(disc, x, 50)[0]);
+  });
+});
