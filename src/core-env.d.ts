@@ -13,3 +13,17 @@ declare class TextDecoder {
   constructor(encoding?: string, options?: { fatal?: boolean });
   decode(bytes: Uint8Array): string;
 }
+
+// Fonts are unpacked with what both Node and browsers have.
+declare function atob(base64: string): string;
+declare class Blob {
+  constructor(parts: Uint8Array[]);
+  stream(): { pipeThrough(stream: DecompressionStream): object };
+}
+declare class DecompressionStream {
+  constructor(format: 'deflate-raw');
+}
+declare class Response {
+  constructor(body: object);
+  arrayBuffer(): Promise<ArrayBuffer>;
+}

@@ -134,12 +134,12 @@ export function optionsObject<T extends object>(call: string, value: T | undefin
 }
 
 /**
- * Every key of `options` is one of `known`, and none is there with nothing in it: `fill: palette.sae` must not pass for
+ * Every key of `options` is one of `known` (any will do where that is undefined), and none is there with nothing in it: `fill: palette.sae` must not pass for
  * "leave the fill as it is".
  */
-export function checkKeys(call: string, options: object, known: ReadonlySet<string>): void {
+export function checkKeys(call: string, options: object, known: ReadonlySet<string> | undefined): void {
   for (const key in options) {
-    if (!known.has(key)) unknownKey(call, key, known);
+    if (known?.has(key) === false) unknownKey(call, key, known);
     if ((options as Record<string, unknown>)[key] === undefined)
       fail({ call, option: key, problem: 'is there, but undefined', expected: 'give a value, or leave the key out' });
   }

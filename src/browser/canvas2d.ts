@@ -1,9 +1,13 @@
 import { pictureSize, type Frame, type Item, type StrokePaint } from '../canvas/frame.ts';
+import { drawnApart, walk } from '../canvas/painter-order.ts';
 import { inverse, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
-import { arc, close, commandLength, cubic, line, move, quad, type Path } from '../geometry/path.ts';
+import { arc, close, commandLength, cubic, line, move, pathBox, quad, type Path } from '../geometry/path.ts';
+import type { BlendMode } from '../paint/blend.ts';
 import { cssColor } from '../paint/color.ts';
-import type { Paint } from '../paint/paint.ts';
+import { boxUnits } from '../paint/gradient.ts';
+import type { ImageFill, Paint } from '../paint/paint.ts';
 import { fade } from '../raster/pixels.ts';
+import { contextOf, drawImage, styleOf } from './canvas2d-paint.ts';
 
 /**
  * Draws frames on a page's canvas element. Each item comes with its own resolved transform and paint; the context's
@@ -11,7 +15,8 @@ import { fade } from '../raster/pixels.ts';
  */
 export class Canvas2dSurface {
   private readonly context: CanvasRenderingContext2D;
-  private spare: CanvasRenderingContext2D | undefined;
+  /** Canvases for what is drawn apart, to be used again. */
+  private spare: CanvasRenderingContext2D[] = [];
   private empty = true;
 
   constructor(readonly element: HTMLCanvasElement) {
@@ -30,6 +35,7 @@ export class Canvas2dSurface {
     context.setTransform(1, 0, 0, 1, 0, 0);
     if (frame.carry === 0 || this.empty) {
       context.globalAlpha = 1;
+      context.globalCompositeOperation = 'source-over';
       context.clearRect(0, 0, width, height);
       context.fillStyle = cssColor(frame.background);
       context.fillRect(0, 0, width, height);
@@ -40,7 +46,7 @@ export class Canvas2dSurface {
     }
     this.empty = false;
     const toPixels = multiply(scaling(width / frame.width, height / frame.height), frame.view);
-    for (const item of frame.items) this.drawItem(item, multiply(toPixels, item.transform));
+    this.drawItems(frame.items, toPixels, context);
   }
 
   /** Forgets the last frame, so that the next begins on its background whatever its carry. */
@@ -48,73 +54,123 @@ export class Canvas2dSurface {
     this.empty = true;
   }
 
-  private drawItem(item: Item, matrix: Matrix): void {
-    const { fill, stroke, opacity } = item;
-    // As SVG has it, what a transform squashes flat is not drawn, its stroke neither.
-    if (opacity === 0 || inverse(matrix) === undefined) return;
-    const { context } = this;
-    if (opacity < 1 && fill !== undefined && stroke !== undefined) {
-      // Fill and stroke fade together, as one picture.
-      const layer = this.layer();
-      paintItem(layer, item, matrix);
-      context.setTransform(1, 0, 0, 1, 0, 0);
-      context.globalAlpha = opacity;
-      context.drawImage(layer.canvas, 0, 0);
-      return;
-    }
-    context.globalAlpha = opacity;
-    paintItem(context, item, matrix);
+  private drawItems(items: readonly Item[], toPixels: Matrix, onto: CanvasRenderingContext2D): void {
+    const targets = [onto];
+    walk(items, {
+      enter: () => void targets.push(this.layer()),
+      leave: (group) => {
+        const layer = targets.pop()!;
+        if (group.clip !== undefined) {
+          const mask = this.layer();
+          this.drawItems(group.clip, toPixels, mask);
+          lay(mask, layer, 1, 'destination-in');
+          this.spare.push(mask);
+        }
+        lay(layer, targets[targets.length - 1], group.opacity, blendOperation(group.blend));
+        this.spare.push(layer);
+      },
+      item: (item) => this.drawItem(item, multiply(toPixels, item.transform), targets[targets.length - 1]),
+    });
   }
 
-  /** A second canvas of the same size, cleared. */
+  private drawItem(item: Item, matrix: Matrix, target: CanvasRenderingContext2D): void {
+    // As SVG has it, what a transform squashes flat is not drawn, its stroke neither.
+    if (item.opacity === 0 || inverse(matrix) === undefined) return;
+    if (drawnApart(item)) {
+      const layer = this.layer();
+      this.paintItem(layer, item, matrix);
+      lay(layer, target, item.opacity, blendOperation(item.blend));
+      this.spare.push(layer);
+      return;
+    }
+    target.globalAlpha = item.opacity;
+    target.globalCompositeOperation = blendOperation(item.blend);
+    this.paintItem(target, item, matrix);
+  }
+
+  private paintItem(context: CanvasRenderingContext2D, item: Item, matrix: Matrix): void {
+    const { fill, stroke } = item;
+    context.setTransform(...matrix);
+    if (typeof fill === 'object' && fill.type === 'image') drawImage(context, fill as ImageFill, matrix);
+    context.beginPath();
+    tracePath(context, item.path);
+    if (fill !== undefined && !(typeof fill === 'object' && fill.type === 'image')) {
+      // The outline is traced already: from here on the transform is that of the paint.
+      const units = unitsOf(fill, item.path);
+      if (units !== undefined) context.setTransform(...multiply(matrix, units));
+      context.fillStyle = styleOf(context, fill, units === undefined ? matrix : multiply(matrix, units));
+      context.fill(item.fillRule);
+    }
+    if (stroke !== undefined && stroke.width > 0) this.strokeItem(context, item, stroke, matrix);
+  }
+
+  private strokeItem(context: CanvasRenderingContext2D, item: Item, stroke: StrokePaint, matrix: Matrix): void {
+    const units = unitsOf(stroke.paint, item.path);
+    if (units === undefined) {
+      context.setTransform(...matrix);
+      setPen(context, stroke);
+      context.strokeStyle = styleOf(context, stroke.paint, matrix);
+      return context.stroke();
+    }
+    // The pen has the item's transform, its paint another: the paint is laid into the drawn line.
+    const layer = this.layer();
+    layer.setTransform(...matrix);
+    layer.beginPath();
+    tracePath(layer, item.path);
+    setPen(layer, stroke);
+    layer.strokeStyle = '#000';
+    layer.stroke();
+    layer.globalCompositeOperation = 'source-in';
+    layer.setTransform(1, 0, 0, 1, 0, 0);
+    layer.beginPath();
+    layer.rect(0, 0, layer.canvas.width, layer.canvas.height);
+    layer.setTransform(...multiply(matrix, units));
+    layer.fillStyle = styleOf(layer, stroke.paint, multiply(matrix, units));
+    layer.fill();
+    lay(layer, context, context.globalAlpha, context.globalCompositeOperation);
+    this.spare.push(layer);
+  }
+
+  /** A transparent canvas of the picture's size. */
   private layer(): CanvasRenderingContext2D {
-    const { width, height } = this.element;
-    const layer = (this.spare ??= contextOf(this.element.ownerDocument.createElement('canvas')));
+    const { width, height, ownerDocument } = this.element;
+    const layer = this.spare.pop() ?? contextOf(ownerDocument.createElement('canvas'));
+    // A new size, be it the old one, clears a canvas and sets its context back.
     layer.canvas.width = width;
     layer.canvas.height = height;
     return layer;
   }
 }
 
-function contextOf(element: HTMLCanvasElement): CanvasRenderingContext2D {
-  const context = element.getContext('2d', { willReadFrequently: true });
-  if (context === null) throw new Error('this canvas element already has a context of another kind');
-  return context;
+function blendOperation(blend: BlendMode): GlobalCompositeOperation {
+  return blend === 'normal' ? 'source-over' : blend;
 }
 
-function paintItem(context: CanvasRenderingContext2D, item: Item, matrix: Matrix): void {
-  context.setTransform(...matrix);
-  context.beginPath();
-  tracePath(context, item.path);
-  if (item.fill !== undefined) {
-    context.fillStyle = cssPaint(item.fill);
-    context.fill('nonzero');
-  }
-  if (item.stroke !== undefined && item.stroke.width > 0) {
-    setPen(context, item.stroke);
-    context.stroke();
-  }
+/** Lays one canvas over another of the same size. */
+function lay(
+  from: CanvasRenderingContext2D,
+  onto: CanvasRenderingContext2D,
+  opacity: number,
+  operation: GlobalCompositeOperation,
+): void {
+  onto.setTransform(1, 0, 0, 1, 0, 0);
+  onto.globalAlpha = opacity;
+  onto.globalCompositeOperation = operation;
+  onto.drawImage(from.canvas, 0, 0);
+}
+
+/** The units of a gradient in fractions of the box of what it paints. */
+function unitsOf(paint: Paint, path: Path): Matrix | undefined {
+  return typeof paint === 'object' && 'units' in paint && paint.units === 'box' ? boxUnits(pathBox(path)) : undefined;
 }
 
 function setPen(context: CanvasRenderingContext2D, stroke: StrokePaint): void {
-  context.strokeStyle = cssPaint(stroke.paint);
   context.lineWidth = stroke.width;
   context.lineCap = stroke.cap;
   context.lineJoin = stroke.join;
   context.miterLimit = stroke.miterLimit;
   context.setLineDash(stroke.dash as number[]);
   context.lineDashOffset = stroke.dashOffset;
-}
-
-const cssByPaint = new Map<Paint, string>();
-
-function cssPaint(paint: Paint): string {
-  let css = cssByPaint.get(paint);
-  if (css === undefined) {
-    if (cssByPaint.size > 4096) cssByPaint.clear();
-    cssByPaint.set(paint, (css = cssColor(paint)));
-  }
-  return css;
 }
 
 const toRadians = Math.PI / 180;

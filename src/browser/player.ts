@@ -1,9 +1,11 @@
 import { asSketchError, type SketchError } from '../error.ts';
 import { LiveClock } from '../motion/clock.ts';
-import type { ReadFile } from '../sketch/assets.ts';
+import { Picture } from '../paint/picture.ts';
+import type { AssetHost } from '../sketch/assets.ts';
 import { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { Canvas2dSurface } from './canvas2d.ts';
+import { contextOf } from './canvas2d-paint.ts';
 
 /** How a sketch is shown in a page. */
 export interface MountOptions {
@@ -20,11 +22,20 @@ export interface MountOptions {
   onError?: (error: SketchError) => void;
 }
 
-/** Reads a sketch's files over the page's own server. */
-const fetchFile: ReadFile = async (url) => {
-  const response = await fetch(url.href);
-  if (!response.ok) throw new Error(`the server answered ${response.status} ${response.statusText}`.trim());
-  return new Uint8Array(await response.arrayBuffer());
+/** Reads a sketch's files over the page's own server, and pictures with the browser's decoders. */
+const pageHost: AssetHost = {
+  async read(url) {
+    const response = await fetch(url.href);
+    if (!response.ok) throw new Error(`the server answered ${response.status} ${response.statusText}`.trim());
+    return new Uint8Array(await response.arrayBuffer());
+  },
+  async decodePicture(bytes) {
+    const bitmap = await createImageBitmap(new Blob([bytes.slice()]), { premultiplyAlpha: 'none' });
+    const context = contextOf(document.createElement('canvas'));
+    const { width, height } = Object.assign(context.canvas, { width: bitmap.width, height: bitmap.height });
+    context.drawImage(bitmap, 0, 0);
+    return new Picture(width, height, new Uint8Array(context.getImageData(0, 0, width, height).data));
+  },
 };
 
 /**
@@ -99,7 +110,7 @@ export class Player {
     return this.enqueue(async () => {
       await this.run.restart();
       this.surface.reset();
-      this.show();
+      await this.show();
     });
   }
 
@@ -111,11 +122,11 @@ export class Player {
         this.surface.reset();
         const target = this.run.frameAfterRounds(frame);
         while (this.run.frame < target) {
-          this.surface.draw(this.run.paint());
+          this.surface.draw(await this.run.paint());
           await this.run.advance();
         }
       } else await this.run.goTo(frame);
-      this.show();
+      await this.show();
     });
   }
 
@@ -135,7 +146,7 @@ export class Player {
 
   private newRun(seed: number | undefined, density: number | undefined): Run {
     const { width, height } = this.options;
-    return new Run(this.sketch, { seed, width, height, density: density ?? devicePixelRatio, read: fetchFile });
+    return new Run(this.sketch, { seed, width, height, density: density ?? devicePixelRatio, host: pageHost });
   }
 
   private readonly onVisibility = (): void => {
@@ -156,13 +167,13 @@ export class Player {
       else if (this.run.atEnd) return this.pause();
       await this.run.advance();
       // Trails need every frame; without a carry only the last of those due is worth painting.
-      if (i === frames - 1) this.show();
-      else if (this.sketch.carry > 0) this.surface.draw(this.run.paint());
+      if (i === frames - 1) await this.show();
+      else if (this.sketch.carry > 0) this.surface.draw(await this.run.paint());
     }
   }
 
-  private show(): void {
-    this.surface.draw(this.run.paint());
+  private async show(): Promise<void> {
+    this.surface.draw(await this.run.paint());
     this.changed();
   }
 

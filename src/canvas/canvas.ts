@@ -4,26 +4,56 @@ import {
   apply,
   identity,
   inverse,
+  largestScale,
   multiply,
   rotation,
   scaling,
   skewing,
+  tilting,
   translation,
   type Matrix,
 } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
-import { callable, checkKeys, finite, optionsObject, pair, point, type Pair, type Point } from '../options.ts';
-import { readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
-import { circle, type CircleOptions } from '../shapes/circle.ts';
-import { ellipse, type EllipseOptions } from '../shapes/ellipse.ts';
-import type { Outline, ShapeKind } from '../shapes/kind.ts';
-import { line, type LineOptions } from '../shapes/line.ts';
-import { readAnchor, type Anchor } from '../shapes/place.ts';
-import { polygon, type PolygonOptions } from '../shapes/polygon.ts';
-import { polyline, type PolylineOptions } from '../shapes/polyline.ts';
-import { rect, type RectOptions } from '../shapes/rect.ts';
+import {
+  callable,
+  checkKeys,
+  finite,
+  oneOf,
+  optionsObject,
+  pair,
+  point,
+  within,
+  type Pair,
+  type Point,
+} from '../options.ts';
+import { blendModes } from '../paint/blend.ts';
+import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
+import type { ImageFill } from '../paint/paint.ts';
+import type { Picture } from '../paint/picture.ts';
+import type { ArcOptions } from '../shapes/arc.ts';
+import type { CircleOptions } from '../shapes/circle.ts';
+import type { CurveOptions } from '../shapes/curve.ts';
+import type { EllipseOptions } from '../shapes/ellipse.ts';
+import { gridKeys, layOutGrid, type GridOptions } from '../shapes/grid.ts';
+import { imageKeys, imageOutline, type ImageOptions } from '../shapes/image.ts';
+import { shapes } from '../shapes/index.ts';
+import type { Outline, ShapeKind, Surroundings } from '../shapes/kind.ts';
+import type { LineOptions } from '../shapes/line.ts';
+import { isOwnShape, type OwnShape } from '../shapes/own.ts';
+import type { PathOptions } from '../shapes/path.ts';
+import { readAnchor, type Anchor, type PinOptions } from '../shapes/place.ts';
+import type { PointOptions } from '../shapes/point.ts';
+import type { PolygonOptions } from '../shapes/polygon.ts';
+import type { PolylineOptions } from '../shapes/polyline.ts';
+import type { RectOptions } from '../shapes/rect.ts';
+import type { StarOptions } from '../shapes/star.ts';
+import type { TriangleOptions } from '../shapes/triangle.ts';
+import { textKeys, textOutline, type TextAnchor, type TextOptions } from '../text/layout.ts';
+import { initialTextStyle, restyleText, textStyleKeys, type TextStyle, type TextStyleOptions } from '../text/style.ts';
 import type { Frame, Group, Item, StrokePaint } from './frame.ts';
+import { sortLayers } from './painter-order.ts';
 import { initialStyle, restyle, styleKeys, type Style, type StyleOptions } from './style.ts';
+import type { View } from './view.ts';
 
 /** What every shape takes beside its own options. */
 export interface ShapeOptions extends StyleOptions {
@@ -44,36 +74,51 @@ export interface AboutOptions {
   about?: Point;
 }
 
-/** A group's transforms apply in the order translate, rotate, skew, scale, however they are written. */
-export interface GroupOptions extends Omit<StyleOptions, 'opacity'>, AboutOptions {
+/** A group's transforms apply in the order translate, rotate, tilt, skew, scale, however they are written. */
+export interface GroupOptions extends StyleOptions, TextStyleOptions, AboutOptions {
   translate?: Point;
   rotate?: number;
+  /** Leans the plane out of the screen about its x and its y axis, in degrees. */
+  tilt?: Pair;
   skew?: Pair;
   scale?: number | Pair;
+  /** Draws the region to keep: what lies outside it is cut away. */
+  clip?: (region: Canvas) => void;
   label?: string;
   layer?: number;
 }
 
 const shapeKeys = [...styleKeys, 'rotate', 'scale', 'label', 'layer'] as const;
-const styleSet: ReadonlySet<string> = new Set(styleKeys);
-const aboutSet: ReadonlySet<string> = new Set(['about']);
-const groupSet: ReadonlySet<string> = new Set([
-  'fill', 'stroke', 'translate', 'rotate', 'skew', 'scale', 'about', 'label', 'layer',
-]); // prettier-ignore
+const setOf = (...keys: string[]): ReadonlySet<string> => new Set(keys);
+const styleSet = setOf(...styleKeys, ...textStyleKeys);
+const aboutSet = setOf('about');
+const textSet = setOf(...textKeys, ...shapeKeys);
+const imageSet = setOf(...imageKeys, ...shapeKeys);
+const gridSet = setOf(...gridKeys, ...shapeKeys);
+const groupSet = setOf(
+  ...styleKeys, ...textStyleKeys, 'translate', 'rotate', 'tilt', 'skew', 'scale', 'about', 'clip', 'label', 'layer',
+); // prettier-ignore
 
-/** The option names that a kind of shape knows, made once a kind. */
-const knownByKind = new WeakMap<object, ReadonlySet<string>>();
-function knownOptions(kind: Pick<ShapeKind<never>, 'keys'>): ReadonlySet<string> {
+/** The option names that a kind of shape knows, made once a kind; undefined where any may be right. */
+const knownByKind = new Map<object, ReadonlySet<string> | undefined>();
+export function knownOptions(kind: Pick<ShapeKind<never>, 'keys'>): ReadonlySet<string> | undefined {
   let known = knownByKind.get(kind);
-  if (known === undefined) knownByKind.set(kind, (known = new Set([...kind.keys, ...shapeKeys])));
+  if (known === undefined && kind.keys !== undefined)
+    knownByKind.set(kind, (known = setOf(...kind.keys, ...shapeKeys)));
   return known;
 }
 
+/** What a grid is ruled in, unless it is told: it shows on light and on dark. */
+const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
+
 /** The canvas that a frame is recorded on. */
 export interface CanvasSetup {
+  /** The size in pixels of density 1. */
   readonly width: number;
   readonly height: number;
   readonly density: number;
+  /** How the sketch's units lie on the canvas; pixels where it is left out. */
+  readonly view?: View;
   readonly background: PackedColor;
   readonly carry: number;
   /** Whether each item notes the sketch's line that drew it, which costs a stack trace a shape. */
@@ -83,6 +128,7 @@ export interface CanvasSetup {
 interface SavedState {
   readonly matrix: Matrix;
   readonly style: Style;
+  readonly text: TextStyle;
   readonly group: Group | undefined;
   readonly layer: number;
 }
@@ -94,6 +140,7 @@ interface SavedState {
 export class Canvas {
   private transformInForce: Matrix = identity;
   private styleInForce: Style = initialStyle;
+  private textInForce: TextStyle = initialTextStyle;
   private group_: Group | undefined;
   private layer = 0;
   private stack: SavedState[] = [];
@@ -103,52 +150,154 @@ export class Canvas {
   private background: PackedColor;
   private carry: number;
   private layered = false;
+  private readonly around: Surroundings;
 
   constructor(private readonly setup: CanvasSetup) {
+    const { view } = setup;
+    this.around = { width: view?.width ?? setup.width, height: view?.height ?? setup.height, up: view?.up ?? false };
     this.background = setup.background;
     this.carry = setup.carry;
   }
 
   /** The canvas's width, in the sketch's units. */
   get width(): number {
-    return this.setup.width;
+    return this.around.width;
   }
 
   /** The canvas's height, in the sketch's units. */
   get height(): number {
-    return this.setup.height;
+    return this.around.height;
   }
 
   // Shapes
 
   /** Draws a rectangle: `at` and `size`, or the corners `from` and `to`. */
   rect(options: RectOptions & ShapeOptions): void {
-    this.draw(rect, options);
+    this.draw(shapes.rect, options);
   }
 
   /** Draws a circle: `at`, and `radius` or `diameter`. */
   circle(options: CircleOptions & ShapeOptions): void {
-    this.draw(circle, options);
+    this.draw(shapes.circle, options);
   }
 
   /** Draws an ellipse: `at` and `size` or `radii`, or the corners `from` and `to`. */
   ellipse(options: EllipseOptions & ShapeOptions): void {
-    this.draw(ellipse, options);
+    this.draw(shapes.ellipse, options);
   }
 
   /** Draws a straight line. */
   line(options: LineOptions & ShapeOptions): void {
-    this.draw(line, options);
+    this.draw(shapes.line, options);
   }
 
   /** Draws an area between `points`, or a regular polygon of so many `sides` in a `radius` about `at`. */
   polygon(options: PolygonOptions & ShapeOptions): void {
-    this.draw(polygon, options);
+    this.draw(shapes.polygon, options);
   }
 
   /** Draws straight lines through `points`; `closed` leads back to the first. */
   polyline(options: PolylineOptions & ShapeOptions): void {
-    this.draw(polyline, options);
+    this.draw(shapes.polyline, options);
+  }
+
+  /** Draws a round mark, 4 units wide unless told otherwise. */
+  point(options: PointOptions & ShapeOptions): void {
+    this.draw(shapes.point, options);
+  }
+
+  /** Draws the area between exactly three `points`. */
+  triangle(options: TriangleOptions & ShapeOptions): void {
+    this.draw(shapes.triangle, options);
+  }
+
+  /** Draws a star: `at`, `radius`, and as wanted `innerRadius` and `tips`. */
+  star(options: StarOptions & ShapeOptions): void {
+    this.draw(shapes.star, options);
+  }
+
+  /** Draws part of an ellipse's edge, from the angle `start` to `end`; `close` makes it an area. */
+  arc(options: ArcOptions & ShapeOptions): void {
+    this.draw(shapes.arc, options);
+  }
+
+  /** Draws a smooth curve through `points`; `closed` leads back to the first. */
+  curve(options: CurveOptions & ShapeOptions): void {
+    this.draw(shapes.curve, options);
+  }
+
+  /** Draws any outline: SVG path `data`, or what `build` draws. */
+  path(options: PathOptions & ShapeOptions): void {
+    this.draw(shapes.path, options);
+  }
+
+  /** Draws a shape of the sketch's own, made with `defineShape`. */
+  shape<Options extends object>(kind: OwnShape<Options>, options: Partial<Options> & PinOptions & ShapeOptions): void {
+    if (!isOwnShape(kind))
+      fail({
+        call: 'shape',
+        option: 'kind',
+        value: kind,
+        problem: 'is not a kind of shape',
+        expected: 'expected what defineShape gives',
+      });
+    this.draw(kind, options);
+  }
+
+  /** Draws text, its middle on `at` unless an anchor says otherwise. */
+  text(string: string | number, options: TextOptions & Omit<ShapeOptions, 'anchor'>): void {
+    const call = 'text';
+    optionsObject(call, options, '{ at: [100, 80], size: 20 } behind the text');
+    checkKeys(call, options, textSet);
+    const outline = textOutline(string, options, restyleText(call, this.textInForce, options), this.around);
+    this.put(call, outline, options as ShapeOptions, undefined, String(string));
+  }
+
+  /** Draws a picture, its middle on `at` unless an anchor says otherwise. */
+  image(picture: Picture, options: ImageOptions & ShapeOptions): void {
+    const call = 'image';
+    optionsObject(call, options, '{ at: [100, 80] } behind the picture');
+    checkKeys(call, options, imageSet);
+    const { outline, fill } = imageOutline(picture, options, this.around);
+    this.put(call, outline, options, fill);
+  }
+
+  /**
+   * Rules a grid with numbered axes in the transform in force, to see where that has gone. Its lines and numbers keep
+   * their size whatever the scale.
+   */
+  grid(options: GridOptions & ShapeOptions = {}): void {
+    const call = 'grid';
+    optionsObject(call, options, '{ spacing: 50 }');
+    checkKeys(call, options, gridSet);
+    const { lines, axes, numbers } = layOutGrid(options, this.around.width, this.around.height);
+    const unit =
+      1 / (largestScale(this.transformInForce) * (largestScale(this.setup.view?.matrix ?? identity) || 1) || 1);
+    const { from: _from, to: _to, spacing: _spacing, labels: _labels, ...given } = options;
+    const styleBefore = this.styleInForce;
+    const ruled = (paint: PackedColor): void => {
+      const stroke = { ...initialStyle.stroke, paint, width: unit };
+      this.styleInForce = { ...initialStyle, fill: paint, stroke, strokeFrom: 'paint' };
+    };
+    try {
+      ruled(gridColors.lines);
+      if (lines.length > 0) this.put(call, { path: lines, inside: false }, given);
+      ruled(gridColors.axes);
+      if (axes.length > 0) this.put(call, { path: axes, inside: false }, given);
+      this.styleInForce = { ...this.styleInForce, strokeFrom: 'none' };
+      for (const { at, axis, text } of numbers) {
+        const down = this.around.up ? -3 : 3;
+        const beside = axis === 'x' ? { anchor: 'top-left', dx: 3, dy: down } : { anchor: 'left', dx: 4, dy: 0 };
+        const place = {
+          at: [at[0] + beside.dx * unit, at[1] + beside.dy * unit] as Pair,
+          anchor: beside.anchor as TextAnchor,
+        };
+        const outline = textOutline(text, place, { ...initialTextStyle, size: 11 * unit }, this.around);
+        this.put(call, outline, { ...given, stroke: 'none' }, undefined, text);
+      }
+    } finally {
+      this.styleInForce = styleBefore;
+    }
   }
 
   /**
@@ -163,11 +312,12 @@ export class Canvas {
 
   // Style
 
-  /** Sets fill, stroke and opacity for all that follows, until the frame or the group ends. */
-  style(options: StyleOptions): void {
+  /** Sets fill, stroke, opacity, blend and the way text is set for all that follows, until the frame or the group ends. */
+  style(options: StyleOptions & TextStyleOptions): void {
     optionsObject('style', options, "{ fill: 'teal', stroke: { color: 'white', width: 2 } }");
     checkKeys('style', options, styleSet);
     this.styleInForce = restyle('style', this.styleInForce, options);
+    this.textInForce = restyleText('style', this.textInForce, options);
   }
 
   // Transform
@@ -190,6 +340,11 @@ export class Canvas {
   /** Leans the x axis and the y axis by angles in degrees, as CSS `skew()`, about the origin or the point `about`. */
   skew(angles: Pair, options?: AboutOptions): void {
     this.add(about('skew', skewing(...pair('skew', 'angles', angles)), options));
+  }
+
+  /** Leans the plane out of the screen about its x and its y axis, in degrees, seen straight on. */
+  tilt(angles: Pair, options?: AboutOptions): void {
+    this.add(about('tilt', tilting(...pair('tilt', 'angles', angles)), options));
   }
 
   /** Adds any affine transform, `[a, b, c, d, e, f]` in the order of SVG's `matrix()`. */
@@ -248,7 +403,7 @@ export class Canvas {
 
   /**
    * Paints `body` with transforms and a style of its own; both are as before afterwards, whatever `body` does or
-   * throws. A label names the group.
+   * throws. A label names the group. Its opacity, blend and clip work on all of it as one picture.
    */
   group(options: GroupOptions, body: () => void): void {
     optionsObject('group', options, '{ translate: [100, 80], rotate: 30 } and a function');
@@ -269,16 +424,15 @@ export class Canvas {
 
   /** The frame as painted so far. @internal */
   finish(): Frame {
-    const { width, height, density } = this.setup;
-    const items = this.layered ? [...this.items].sort((a, b) => a.layer - b.layer) : this.items;
+    const { width, height, density, view } = this.setup;
     return {
       width,
       height,
       density,
-      view: identity,
+      view: view?.matrix ?? identity,
       background: this.background,
       carry: this.carry,
-      items,
+      items: this.layered ? sortLayers(this.items) : this.items,
       openSaves: this.stack.length,
     };
   }
@@ -287,6 +441,7 @@ export class Canvas {
     const call = 'group';
     const parts: Matrix[] = [];
     if (options.rotate !== undefined) parts.push(rotation(finite(call, 'rotate', options.rotate)));
+    if (options.tilt !== undefined) parts.push(tilting(...pair(call, 'tilt', options.tilt)));
     if (options.skew !== undefined) parts.push(skewing(...pair(call, 'skew', options.skew)));
     if (options.scale !== undefined) parts.push(scaling(...pair(call, 'scale', options.scale)));
     if (options.translate !== undefined) this.add(translation(...point(call, 'translate', options.translate)));
@@ -294,9 +449,28 @@ export class Canvas {
       const own = parts.reduce(multiply);
       this.add(options.about === undefined ? own : aboutPoint(own, ...point(call, 'about', options.about)));
     }
-    this.styleInForce = restyle(call, this.styleInForce, options);
-    if (options.layer !== undefined) this.layer = this.readLayer(call, options.layer);
-    if (options.label !== undefined) this.group_ = { label: readLabel(call, options.label), parent: this.group_ };
+    const layer = options.layer === undefined ? this.layer : this.readLayer(call, options.layer);
+    const opacity = options.opacity === undefined ? 1 : within(call, 'opacity', options.opacity, 0, 1);
+    const blend = options.blend === undefined ? 'normal' : oneOf(call, 'blend', options.blend, blendModes);
+    const clip = options.clip === undefined ? undefined : this.region(callable(call, 'clip', options.clip));
+    const isolated = opacity < 1 || blend !== 'normal' || clip !== undefined;
+    if (isolated || options.label !== undefined) {
+      const label = options.label === undefined ? undefined : readLabel(call, options.label);
+      this.group_ = { label, parent: this.group_, isolated, opacity, blend, clip, layer };
+    }
+    // Within an isolated group layers begin anew; the group's own places the whole of it.
+    this.layer = isolated ? 0 : layer;
+    const { opacity: _opacity, blend: _blend, ...style } = options;
+    this.styleInForce = restyle(call, this.styleInForce, style);
+    this.textInForce = restyleText(call, this.textInForce, options);
+  }
+
+  /** What a clip function draws: with the transform in force, and a style as at the beginning of a frame. */
+  private region(clip: (region: Canvas) => void): readonly Item[] {
+    const region = new Canvas(this.setup);
+    region.transformInForce = this.transformInForce;
+    clip(region);
+    return region.finish().items;
   }
 
   private add(matrix: Matrix): void {
@@ -304,12 +478,19 @@ export class Canvas {
   }
 
   private state(): SavedState {
-    return { matrix: this.transformInForce, style: this.styleInForce, group: this.group_, layer: this.layer };
+    return {
+      matrix: this.transformInForce,
+      style: this.styleInForce,
+      text: this.textInForce,
+      group: this.group_,
+      layer: this.layer,
+    };
   }
 
   private setState(state: SavedState): void {
     this.transformInForce = state.matrix;
     this.styleInForce = state.style;
+    this.textInForce = state.text;
     this.group_ = state.group;
     this.layer = state.layer;
   }
@@ -318,31 +499,28 @@ export class Canvas {
     const call = kind.name;
     optionsObject(call, options, kind.example);
     checkKeys(call, options, knownOptions(kind));
-    const outline = kind.outline(options, call);
+    this.put(call, kind.outline(options, call, this.around), options);
+  }
+
+  /** Adds an item: an outline with the transform and the style in force and the shape's own. */
+  private put(call: string, outline: Outline, options: ShapeOptions, image?: ImageFill, text?: string): void {
     const style = restyle(call, this.styleInForce, options);
+    const own = ownTransform(call, options, outline, this.around);
     this.items.push({
       shape: call,
       path: outline.path,
-      transform: this.shapeTransform(call, options, outline),
-      fill: outline.inside ? style.fill : undefined,
+      transform: own === undefined ? this.transformInForce : multiply(this.transformInForce, own),
+      fill: image ?? (outline.inside ? style.fill : undefined),
+      fillRule: outline.fillRule ?? 'nonzero',
       stroke: itemStroke(style, outline.inside),
       opacity: style.opacity,
+      blend: style.blend,
+      text,
       label: options.label === undefined ? undefined : readLabel(call, options.label),
       layer: options.layer === undefined ? this.layer : this.readLayer(call, options.layer),
       group: this.group_,
       source: this.setup.trace === true ? sketchLine(new Error().stack) : undefined,
     });
-  }
-
-  /** The transform in force with the shape's own rotate and scale about its pin. */
-  private shapeTransform(call: string, options: ShapeOptions, outline: Outline): Matrix {
-    const { rotate, scale } = options;
-    if (rotate === undefined && scale === undefined) return this.transformInForce;
-    let own = identity;
-    if (rotate !== undefined) own = rotation(finite(call, 'rotate', rotate));
-    if (scale !== undefined) own = multiply(own, scaling(...pair(call, 'scale', scale)));
-    const [x, y] = outline.pin ?? boxPin(call, options.anchor, outline);
-    return multiply(this.transformInForce, aboutPoint(own, x, y));
   }
 
   private readLayer(call: string, layer: unknown): number {
@@ -359,9 +537,24 @@ function about(call: string, matrix: Matrix, options: AboutOptions | undefined):
   return aboutPoint(matrix, ...point(call, 'about', options.about));
 }
 
-function boxPin(call: string, anchor: Anchor | undefined, outline: Outline): Pair {
+/** A shape's own rotate and scale, about its pin; undefined where it has neither. */
+export function ownTransform(
+  call: string,
+  options: ShapeOptions,
+  outline: Outline,
+  around: Surroundings,
+): Matrix | undefined {
+  const { rotate, scale } = options;
+  if (rotate === undefined && scale === undefined) return undefined;
+  let own = rotate === undefined ? identity : rotation(finite(call, 'rotate', rotate));
+  if (scale !== undefined) own = multiply(own, scaling(...pair(call, 'scale', scale)));
+  return aboutPoint(own, ...(outline.pin ?? boxPin(call, options.anchor, outline, around)));
+}
+
+/** The pin of an outline that has none of its own: its anchor's point of its box. */
+function boxPin(call: string, anchor: Anchor | undefined, outline: Outline, around: Surroundings): Pair {
   const { left, top, right, bottom } = pathBox(outline.path);
-  const [ax, ay] = readAnchor(call, anchor);
+  const [ax, ay] = readAnchor(call, anchor, around);
   return [left + ax * (right - left), top + ay * (bottom - top)];
 }
 

@@ -1,9 +1,11 @@
 import type { SourceLine } from '../error.ts';
+import type { FillRule } from '../geometry/fill-rule.ts';
 import type { Matrix } from '../geometry/matrix.ts';
 import type { Path } from '../geometry/path.ts';
 import type { Pen } from '../geometry/stroke.ts';
 import type { PackedColor } from '../paint/color.ts';
-import type { Paint } from '../paint/paint.ts';
+import type { BlendMode } from '../paint/blend.ts';
+import type { Fill, Paint } from '../paint/paint.ts';
 
 /** A stroke, resolved: its paint, its pen and its dashes. Lengths are in the item's own units. */
 export interface StrokePaint extends Pen {
@@ -17,6 +19,14 @@ export interface StrokePaint extends Pen {
 export interface Group {
   readonly label: string | undefined;
   readonly parent: Group | undefined;
+  /** Whether its items are drawn as one picture first, and that picture with the opacity, blend and clip below. */
+  readonly isolated: boolean;
+  readonly opacity: number;
+  readonly blend: BlendMode;
+  /** What draws the region to keep: its alpha is the mask. */
+  readonly clip: readonly Item[] | undefined;
+  /** Its place among its neighbours, where it is isolated. */
+  readonly layer: number;
 }
 
 /** One thing that was painted: its geometry, its resolved transform, its resolved paint and its label. */
@@ -27,10 +37,14 @@ export interface Item {
   readonly path: Path;
   /** From the item's own units to the sketch's. */
   readonly transform: Matrix;
-  readonly fill: Paint | undefined;
+  readonly fill: Fill | undefined;
+  readonly fillRule: FillRule;
   readonly stroke: StrokePaint | undefined;
   /** From 0 to 1, for fill and stroke together as one picture. */
   readonly opacity: number;
+  readonly blend: BlendMode;
+  /** What a text says, where the item is one. */
+  readonly text: string | undefined;
   readonly label: string | undefined;
   /** Painter's order among its neighbours: a higher layer is painted later. */
   readonly layer: number;

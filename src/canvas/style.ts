@@ -2,6 +2,7 @@ import type { Cap, Join } from '../geometry/stroke.ts';
 import { fail } from '../error.ts';
 import { checkKeys, finite, notNegative, oneOf, within } from '../options.ts';
 import { pack } from '../paint/color.ts';
+import { blendModes, type BlendMode } from '../paint/blend.ts';
 import { readPaint, type Paint, type PaintLike } from '../paint/paint.ts';
 import type { StrokePaint } from './frame.ts';
 
@@ -25,6 +26,8 @@ export interface StyleOptions {
   stroke?: PaintLike | 'auto' | StrokeOptions;
   /** From 0 (not there) to 1. */
   opacity?: number;
+  /** How colours mix with what lies under them. */
+  blend?: BlendMode;
 }
 
 /** The style in force: a value that is never changed, only exchanged. */
@@ -35,6 +38,7 @@ export interface Style {
   /** `auto`: shapes without an inside are stroked in the fill colour, others not at all. */
   readonly strokeFrom: 'auto' | 'none' | 'paint';
   readonly opacity: number;
+  readonly blend: BlendMode;
 }
 
 /** SVG's initial values, with stroke `auto`: what every frame begins with. */
@@ -43,23 +47,25 @@ export const initialStyle: Style = {
   stroke: { paint: pack(0, 0, 0, 255), width: 1, cap: 'butt', join: 'miter', miterLimit: 4, dash: [], dashOffset: 0 },
   strokeFrom: 'auto',
   opacity: 1,
+  blend: 'normal',
 };
 
-export const styleKeys = ['fill', 'stroke', 'opacity'] as const;
+export const styleKeys = ['fill', 'stroke', 'opacity', 'blend'] as const;
 const strokeKeys: ReadonlySet<string> = new Set(['color', 'width', 'cap', 'join', 'miterLimit', 'dash', 'dashOffset']);
 const caps = ['butt', 'round', 'square'] as const;
 const joins = ['miter', 'round', 'bevel'] as const;
 
 /** `style` with the keys of `options` that are style; itself where there are none. */
 export function restyle(call: string, style: Style, options: StyleOptions): Style {
-  const { fill, stroke, opacity } = options;
-  if (fill === undefined && stroke === undefined && opacity === undefined) return style;
+  const { fill, stroke, opacity, blend } = options;
+  if (fill === undefined && stroke === undefined && opacity === undefined && blend === undefined) return style;
   const stroked = stroke === undefined ? style : restroke(call, style, stroke);
   return {
     fill: fill === undefined ? style.fill : readPaint(call, 'fill', fill),
     stroke: stroked.stroke,
     strokeFrom: stroked.strokeFrom,
     opacity: opacity === undefined ? style.opacity : within(call, 'opacity', opacity, 0, 1),
+    blend: blend === undefined ? style.blend : oneOf(call, 'blend', blend, blendModes),
   };
 }
 

@@ -2,9 +2,9 @@ import path from 'node:path';
 import { Command } from 'commander';
 import { encodePng } from '../node/png.ts';
 import { SketchError } from '../error.ts';
-import { readAssetFile, writeWhole } from '../node/files.ts';
+import { fileHost, writeWhole } from '../node/files.ts';
 import { loadSketch } from '../node/load-sketch.ts';
-import { pictureOf } from '../sketch/picture.ts';
+import { pictureOf } from '../sketch/picture-of.ts';
 import { Run } from '../sketch/run.ts';
 import {
   atOption,
@@ -55,7 +55,7 @@ export async function renderFile(file: string, output: string, options: RunArgum
     width: options.size?.width,
     height: options.size?.height,
     density: options.density,
-    read: readAssetFile,
+    host: fileHost,
   });
   const frame = options.at === undefined ? (options.frame ?? 0) : run.frameAtSeconds(options.at);
   const picture = await pictureOf(run, frame);

@@ -34,6 +34,16 @@ export function skewing(ax: number, ay: number): Matrix {
   return [1, tangent(ay), tangent(ax), 1, 0, 0];
 }
 
+/**
+ * A plane leaned out of the screen about its x axis and its y axis, in degrees, and seen straight on: the turns in
+ * space, with what comes towards the eye left out.
+ */
+export function tilting(aboutX: number, aboutY: number): Matrix {
+  const x = sinCos(aboutX);
+  const y = sinCos(aboutY);
+  return [y.cos, x.sin * y.sin, 0, x.cos, 0, 0];
+}
+
 /** `m` with the point `(x, y)` as its origin, so that the point stays where it is. */
 export function aboutPoint(m: Matrix, x: number, y: number): Matrix {
   return multiply(multiply(translation(x, y), m), translation(-x, -y));

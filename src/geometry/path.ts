@@ -1,5 +1,4 @@
-import { apply, identity, type Matrix } from './matrix.ts';
-import { rotation } from './matrix.ts';
+import { apply, identity, rotation, type Matrix } from './matrix.ts';
 import { sinCos } from './angle.ts';
 import { emptyBox, growBox, type Box } from './box.ts';
 
@@ -39,12 +38,47 @@ export function rectPath(x: number, y: number, width: number, height: number): P
   return [move, x, y, line, x + width, y, line, x + width, y + height, line, x, y + height, close];
 }
 
+/** A path moved. */
+export function movePath(path: Path, dx: number, dy: number): Path {
+  const result = [...path];
+  for (let i = 0; i < path.length; i += commandLength[path[i]]) {
+    // The centre of an arc is its one point; all that other commands hold are points.
+    const end = path[i] === arc ? i + 3 : i + commandLength[path[i]];
+    for (let j = i + 1; j < end; j += 2) {
+      result[j] += dx;
+      result[j + 1] += dy;
+    }
+  }
+  return result;
+}
+
 /** Straight lines through all points. */
 export function polylinePath(points: readonly (readonly [number, number])[], closed: boolean): Path {
   const path: number[] = [];
   for (const [x, y] of points) path.push(path.length === 0 ? move : line, x, y);
   if (closed) path.push(close);
   return path;
+}
+
+/** Whether a path has a subpath that closes, by command or by ending where it began: an area rather than a line. */
+export function isClosedPath(path: Path): boolean {
+  let start: [number, number] | undefined;
+  let end: [number, number] | undefined;
+  const ends = (): boolean => start !== undefined && end !== undefined && start[0] === end[0] && start[1] === end[1];
+  for (let i = 0; i < path.length; i += commandLength[path[i]]) {
+    const command = path[i];
+    if (command === close || (command === arc && Math.abs(path[i + 7]) >= 360)) return true;
+    if (command === move) {
+      if (ends()) return true;
+      start = [path[i + 1], path[i + 2]];
+      end = undefined;
+    } else if (command === arc) {
+      const [, cx, cy, rx, ry, turned, from, sweep] = path.slice(i, i + 8);
+      start ??= ellipsePoint(cx, cy, rx, ry, turned, from);
+      end = ellipsePoint(cx, cy, rx, ry, turned, from + sweep);
+    } else end = [path[i + commandLength[command] - 2], path[i + commandLength[command] - 1]];
+  }
+  return ends();
 }
 
 /** The point at an angle of a turned ellipse. */

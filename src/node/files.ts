@@ -3,16 +3,19 @@ import { readFile, rename, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { SketchError } from '../error.ts';
-import type { ReadFile } from '../sketch/assets.ts';
+import type { AssetHost } from '../sketch/assets.ts';
 
 /** Reads a sketch's files from disk. */
-export const readAssetFile: ReadFile = async (url) => {
-  if (url.protocol !== 'file:') throw new Error(`only files on this machine are read, not ${url.protocol}`);
-  try {
-    return await readFile(fileURLToPath(url));
-  } catch (error) {
-    throw new Error(describe(error, fileURLToPath(url)), { cause: error });
-  }
+export const fileHost: AssetHost = {
+  async read(url) {
+    if (url.protocol !== 'file:') throw new Error(`only files on this machine are read, not ${url.protocol}`);
+    const file = fileURLToPath(url);
+    try {
+      return await readFile(file);
+    } catch (error) {
+      throw new Error(describe(error, file), { cause: error });
+    }
+  },
 };
 
 /** Writes a file whole or not at all: beside its place first, then moved there. */

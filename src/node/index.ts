@@ -1,5 +1,5 @@
 export { loadSketch } from './load-sketch.ts';
-export { readAssetFile, writeWhole } from './files.ts';
-export { pictureOf } from '../sketch/picture.ts';
+export { fileHost, writeWhole } from './files.ts';
+export { pictureOf } from '../sketch/picture-of.ts';
 export { encodePng } from './png.ts';
 export type { Provenance } from './png.ts';

@@ -1,5 +1,5 @@
 import { crc32, deflateSync } from 'node:zlib';
-import type { Picture } from '../raster/surface.ts';
+import type { Picture } from '../paint/picture.ts';
 
 /*
  * PNG (Portable Network Graphics, third edition), eight bits a channel. Node's own zlib does the packing: around that,

@@ -1,6 +1,5 @@
+import type { FillRule } from '../geometry/fill-rule.ts';
 import type { Polylines } from '../geometry/polyline.ts';
-
-export type FillRule = 'nonzero' | 'evenodd';
 
 /** Numbers to a run in {@link Runs}: row, first pixel, count of pixels, coverage from 1 to 255. */
 const runLength = 4;

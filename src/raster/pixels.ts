@@ -1,5 +1,8 @@
 import { alphaOf, blueOf, greenOf, pack, redOf, type PackedColor } from '../paint/color.ts';
+import type { BlendMode } from '../paint/blend.ts';
+import { blendWord } from './blend.ts';
 import type { Runs } from './coverage.ts';
+import type { Shader } from './shader.ts';
 
 /*
  * Pixels are kept as browsers keep them: eight bits a channel, sRGB, colour premultiplied by alpha. Compositing is
@@ -10,6 +13,9 @@ import type { Runs } from './coverage.ts';
 export class Pixels {
   readonly bytes: Uint8Array;
   readonly words: Uint32Array;
+  /** The rows that have been drawn on since the last `clear`, the last not included. */
+  private top: number;
+  private bottom = 0;
 
   constructor(
     readonly width: number,
@@ -17,6 +23,25 @@ export class Pixels {
   ) {
     this.bytes = new Uint8Array(width * height * 4);
     this.words = new Uint32Array(this.bytes.buffer);
+    this.top = height;
+  }
+
+  /** Notes that rows were drawn on. */
+  touch(top: number, bottom: number): void {
+    if (top < this.top) this.top = top;
+    if (bottom > this.bottom) this.bottom = bottom;
+  }
+
+  /** Where in `words` what was drawn since the last `clear` begins and ends. */
+  get drawn(): readonly [start: number, end: number] {
+    return this.bottom <= this.top ? [0, 0] : [this.top * this.width, this.bottom * this.width];
+  }
+
+  /** Makes every pixel transparent again. */
+  clear(): void {
+    this.words.fill(0, ...this.drawn);
+    this.top = this.height;
+    this.bottom = 0;
   }
 
   fill(color: PackedColor): void {
@@ -48,8 +73,30 @@ export function scaleWord(word: number, factor: number): number {
   return (((low + ((low >>> 8) & 0xff00ff)) >>> 8) & 0xff00ff) | ((high + ((high >>> 8) & 0xff00ff)) & 0xff00ff00);
 }
 
-/** One colour over the pixels of all runs. */
-export function fillRuns(pixels: Pixels, runs: Runs, color: PackedColor): void {
+/** Paints the pixels of all runs with one colour, or with what a shader gives, faded to `opacity` (0 to 255). */
+export function paintRuns(
+  pixels: Pixels,
+  runs: Runs,
+  source: PackedColor | Shader,
+  opacity: number,
+  blend: BlendMode,
+): void {
+  if (runs.length === 0) return;
+  pixels.touch(runs.data[0], runs.data[runs.length - 4] + 1);
+  if (typeof source === 'number' && blend === 'normal') fillRuns(pixels, runs, faded(source, opacity));
+  else shadeRuns(pixels, runs, typeof source === 'number' ? evenShader(source) : source, opacity, blend);
+}
+
+function faded(color: PackedColor, opacity: number): PackedColor {
+  return opacity === 255 ? color : (color & 0xffffff) | (times255(alphaOf(color), opacity) << 24);
+}
+
+function evenShader(color: PackedColor): Shader {
+  const word = premultiply(color, 255);
+  return { span: (_x, _y, count, out) => void out.fill(word, 0, count) };
+}
+
+function fillRuns(pixels: Pixels, runs: Runs, color: PackedColor): void {
   const { words, width } = pixels;
   const { data, length } = runs;
   const opaque = alphaOf(color) === 255;
@@ -69,15 +116,49 @@ export function fillRuns(pixels: Pixels, runs: Runs, color: PackedColor): void {
   }
 }
 
-/** One buffer over another of the same size, `opacity` from 0 to 255. */
-export function composite(over: Pixels, onto: Pixels, opacity: number): void {
-  const source = over.words;
-  const target = onto.words;
-  for (let at = 0; at < source.length; at++) {
-    if (source[at] === 0) continue;
-    const word = scaleWord(source[at], opacity);
-    target[at] = word + scaleWord(target[at], 255 - (word >>> 24));
+let scratch = new Uint32Array(4096);
+
+function shadeRuns(pixels: Pixels, runs: Runs, shader: Shader, opacity: number, blend: BlendMode): void {
+  const { words, width } = pixels;
+  const { data, length } = runs;
+  if (scratch.length < width) scratch = new Uint32Array(width);
+  for (let i = 0; i < length; i += 4) {
+    const [y, x, count] = [data[i], data[i + 1], data[i + 2]];
+    shader.span(x, y, count, scratch);
+    lay(scratch, 0, words, y * width + x, count, times255(data[i + 3], opacity), blend);
   }
+}
+
+/** Lays `count` pixels over others, faded to `opacity` (0 to 255). */
+function lay(
+  from: Uint32Array,
+  first: number,
+  onto: Uint32Array,
+  at: number,
+  count: number,
+  opacity: number,
+  blend: BlendMode,
+): void {
+  for (let i = 0; i < count; i++) {
+    if (from[first + i] === 0) continue;
+    const source = opacity === 255 ? from[first + i] : scaleWord(from[first + i], opacity);
+    const target = onto[at + i];
+    onto[at + i] =
+      blend === 'normal' ? source + scaleWord(target, 255 - (source >>> 24)) : blendWord(blend, source, target);
+  }
+}
+
+/** Lays one buffer over another of the same size, faded to `opacity` (0 to 255). */
+export function composite(over: Pixels, onto: Pixels, opacity: number, blend: BlendMode): void {
+  const [start, end] = over.drawn;
+  lay(over.words, start, onto.words, start, end - start, opacity, blend);
+  onto.touch(start / over.width, end / over.width);
+}
+
+/** Keeps of each pixel as much as the mask's alpha says. */
+export function maskBy(pixels: Pixels, mask: Pixels): void {
+  const [start, end] = pixels.drawn;
+  for (let at = start; at < end; at++) pixels.words[at] = scaleWord(pixels.words[at], mask.words[at] >>> 24);
 }
 
 /**

@@ -1,24 +1,22 @@
 import { pictureSize, type Frame, type Item, type StrokePaint } from '../canvas/frame.ts';
+import { drawnApart, walk } from '../canvas/painter-order.ts';
 import { padBox, type Box } from '../geometry/box.ts';
 import { dash } from '../geometry/dash.ts';
+import type { FillRule } from '../geometry/fill-rule.ts';
 import { flatten } from '../geometry/flatten.ts';
 import { apply, identity, inverse, largestScale, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
-import type { Path } from '../geometry/path.ts';
+import { pathBox, type Path } from '../geometry/path.ts';
 import { Polylines } from '../geometry/polyline.ts';
 import { strokeOutline } from '../geometry/stroke.ts';
-import { alphaOf, pack, redOf, greenOf, blueOf, type PackedColor } from '../paint/color.ts';
+import type { BlendMode } from '../paint/blend.ts';
+import type { Fill } from '../paint/paint.ts';
+import { Picture } from '../paint/picture.ts';
 import { Coverage, Runs } from './coverage.ts';
-import { composite, fade, fillRuns, Pixels, premultiply, straight } from './pixels.ts';
+import { composite, fade, maskBy, paintRuns, Pixels, premultiply, straight } from './pixels.ts';
+import { shaderOf } from './shader.ts';
 
 /** How far, in pixels, a drawn curve may be from the true one. */
 const tolerance = 0.02;
-
-/** A picture: four bytes a pixel, red, green, blue, alpha, not premultiplied, row by row from the top. */
-export interface Picture {
-  readonly width: number;
-  readonly height: number;
-  readonly data: Uint8Array;
-}
 
 /**
  * Draws frames into memory, by exact area coverage. It keeps its pixels from frame to frame, so that a frame with a
@@ -27,7 +25,8 @@ export interface Picture {
 export class RasterSurface {
   private pixels = new Pixels(1, 1);
   private coverage = new Coverage(1, 1);
-  private spare: Pixels | undefined;
+  /** Buffers for what is drawn apart, to be used again. */
+  private spare: Pixels[] = [];
   private empty = true;
   private readonly lines = new Polylines();
   private readonly dashes = new Polylines();
@@ -40,19 +39,19 @@ export class RasterSurface {
     if (width !== this.pixels.width || height !== this.pixels.height) {
       this.pixels = new Pixels(width, height);
       this.coverage = new Coverage(width, height);
-      this.spare = undefined;
+      this.spare = [];
       this.empty = true;
     }
     if (frame.carry === 0 || this.empty) this.pixels.fill(frame.background);
     else if (frame.carry < 1) fade(this.pixels.bytes, premultiply(frame.background, 255), frame.carry);
     this.empty = false;
     const toPixels = multiply(scaling(width / frame.width, height / frame.height), frame.view);
-    for (const item of frame.items) this.drawItem(item, toPixels);
+    this.drawItems(frame.items, toPixels, this.pixels);
   }
 
   /** What has been drawn. */
   picture(): Picture {
-    return { width: this.pixels.width, height: this.pixels.height, data: straight(this.pixels) };
+    return new Picture(this.pixels.width, this.pixels.height, straight(this.pixels));
   }
 
   /** Forgets the last frame, so that the next begins on its background whatever its carry. */
@@ -60,72 +59,105 @@ export class RasterSurface {
     this.empty = true;
   }
 
-  private drawItem(item: Item, toPixels: Matrix): void {
-    const { fill, stroke, opacity } = item;
-    if (opacity === 0) return;
-    const matrix = multiply(toPixels, item.transform);
-    const back = inverse(matrix);
-    if (back === undefined) return;
-    if (opacity < 1 && fill !== undefined && stroke !== undefined) {
-      // Fill and stroke fade together, as one picture.
-      const layer = (this.spare ??= new Pixels(this.pixels.width, this.pixels.height));
-      layer.fill(0);
-      this.fillPath(layer, item.path, matrix, fill);
-      this.strokePath(layer, item.path, matrix, back, stroke, stroke.paint);
-      composite(layer, this.pixels, Math.round(opacity * 255));
-      return;
-    }
-    if (fill !== undefined) this.fillPath(this.pixels, item.path, matrix, faded(fill, opacity));
-    if (stroke !== undefined)
-      this.strokePath(this.pixels, item.path, matrix, back, stroke, faded(stroke.paint, opacity));
+  private drawItems(items: readonly Item[], toPixels: Matrix, onto: Pixels): void {
+    const targets = [onto];
+    walk(items, {
+      enter: () => void targets.push(this.buffer()),
+      leave: (group) => {
+        const layer = targets.pop() as Pixels;
+        if (group.clip !== undefined) {
+          const mask = this.buffer();
+          this.drawItems(group.clip, toPixels, mask);
+          maskBy(layer, mask);
+          this.spare.push(mask);
+        }
+        composite(layer, targets[targets.length - 1], Math.round(group.opacity * 255), group.blend);
+        this.spare.push(layer);
+      },
+      item: (item) => this.drawItem(item, toPixels, targets[targets.length - 1]),
+    });
   }
 
-  private fillPath(target: Pixels, path: Path, matrix: Matrix, color: PackedColor): void {
+  /** A transparent buffer of the picture's size. */
+  private buffer(): Pixels {
+    const buffer = this.spare.pop() ?? new Pixels(this.pixels.width, this.pixels.height);
+    buffer.clear();
+    return buffer;
+  }
+
+  private drawItem(item: Item, toPixels: Matrix, target: Pixels): void {
+    const opacity = Math.round(item.opacity * 255);
+    const matrix = multiply(toPixels, item.transform);
+    const back = inverse(matrix);
+    // What a transform squashes flat is not drawn.
+    if (opacity === 0 || back === undefined) return;
+    if (drawnApart(item)) {
+      const layer = this.buffer();
+      this.fillItem(layer, item, matrix, 255, 'normal');
+      this.strokeItem(layer, item, matrix, back, 255, 'normal');
+      composite(layer, target, opacity, item.blend);
+      this.spare.push(layer);
+      return;
+    }
+    this.fillItem(target, item, matrix, opacity, item.blend);
+    this.strokeItem(target, item, matrix, back, opacity, item.blend);
+  }
+
+  private fillItem(target: Pixels, item: Item, matrix: Matrix, opacity: number, blend: BlendMode): void {
+    if (item.fill === undefined) return;
     this.lines.clear();
-    flatten(path, matrix, tolerance, this.visible(), this.lines);
-    this.paint(target, this.lines, color);
+    flatten(item.path, matrix, tolerance, this.visible(), this.lines);
+    this.paint(target, this.lines, item.fillRule, item.fill, item.path, matrix, opacity, blend);
   }
 
   /** The pen's outline is made in the item's own units and then transformed, as SVG draws strokes. */
-  private strokePath(
+  private strokeItem(
     target: Pixels,
-    path: Path,
+    item: Item,
     matrix: Matrix,
     back: Matrix,
-    stroke: StrokePaint,
-    color: PackedColor,
+    opacity: number,
+    blend: BlendMode,
   ): void {
-    if (stroke.width === 0) return;
+    const { stroke } = item;
+    if (stroke === undefined || stroke.width === 0) return;
     const own = tolerance / largestScale(matrix);
     this.lines.clear();
-    flatten(path, identity, own, padBox(boxUnder(back, this.visible()), stroke.width), this.lines);
-    let spine = this.lines;
-    if (stroke.dash.length > 0) {
-      this.dashes.clear();
-      dash(this.lines, stroke.dash, stroke.dashOffset, this.dashes);
-      spine = this.dashes;
-    }
+    flatten(item.path, identity, own, padBox(boxUnder(back, this.visible()), stroke.width), this.lines);
     this.outline.clear();
-    strokeOutline(spine, stroke, own, this.outline);
+    strokeOutline(this.dashed(stroke), stroke, own, this.outline);
     transformPoints(this.outline, matrix);
-    this.paint(target, this.outline, color);
+    this.paint(target, this.outline, 'nonzero', stroke.paint, item.path, matrix, opacity, blend);
   }
 
-  private paint(target: Pixels, lines: Polylines, color: PackedColor): void {
+  /** The lines at hand, cut into dashes where the stroke has any. */
+  private dashed(stroke: StrokePaint): Polylines {
+    if (stroke.dash.length === 0) return this.lines;
+    this.dashes.clear();
+    dash(this.lines, stroke.dash, stroke.dashOffset, this.dashes);
+    return this.dashes;
+  }
+
+  private paint(
+    target: Pixels,
+    lines: Polylines,
+    rule: FillRule,
+    fill: Fill,
+    path: Path,
+    matrix: Matrix,
+    opacity: number,
+    blend: BlendMode,
+  ): void {
     this.coverage.addPolylines(lines);
     this.runs.clear();
-    this.coverage.sweep('nonzero', this.runs);
-    fillRuns(target, this.runs, color);
+    this.coverage.sweep(rule, this.runs);
+    const source = typeof fill === 'number' ? fill : shaderOf(fill, matrix, () => pathBox(path));
+    if (source !== undefined) paintRuns(target, this.runs, source, opacity, blend);
   }
 
   private visible(): Box {
     return { left: 0, top: 0, right: this.pixels.width, bottom: this.pixels.height };
   }
-}
-
-function faded(color: PackedColor, opacity: number): PackedColor {
-  if (opacity === 1) return color;
-  return pack(redOf(color), greenOf(color), blueOf(color), alphaOf(color) * opacity);
 }
 
 /** The upright box about a transformed box. */

@@ -14,9 +14,9 @@ export const circle: ShapeKind<CircleOptions> = {
   name: 'circle',
   keys: ['at', 'anchor', 'radius', 'diameter'],
   example: '{ at: [100, 80], radius: 40 }',
-  outline(options, call) {
+  outline(options, call, around) {
     const radius = readRadius(options, call);
-    const { x, y, pin } = placeSized(call, options, 2 * radius, 2 * radius);
+    const { x, y, pin } = placeSized(call, options, 2 * radius, 2 * radius, around);
     return { path: ellipsePath(x, y, radius, radius), inside: true, pin };
   },
 };

@@ -14,8 +14,8 @@ export const ellipse: ShapeKind<EllipseOptions> = {
   name: 'ellipse',
   keys: [...boxKeys, 'radii'],
   example: '{ at: [100, 80], size: [60, 40] }',
-  outline(options, call) {
-    const { x, y, width, height, pin } = placeBox(call, options, readDiameters(options, call));
+  outline(options, call, around) {
+    const { x, y, width, height, pin } = placeBox(call, options, readDiameters(options, call), around);
     return { path: ellipsePath(x, y, width / 2, height / 2), inside: true, pin };
   },
 };

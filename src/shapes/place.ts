@@ -1,4 +1,5 @@
 import { fail } from '../error.ts';
+import type { Surroundings } from './kind.ts';
 import { missing, oneOf, pair, lengths, point, within, type Pair, type Point } from '../options.ts';
 
 const anchorFractions = {
@@ -17,8 +18,14 @@ const anchorNames = Object.keys(anchorFractions) as (keyof typeof anchorFraction
 /** Which point of a shape's box sits on the pin: by name, or as fractions of the box's width and height. */
 export type Anchor = keyof typeof anchorFractions | Pair;
 
-/** The anchor as fractions of the box; the middle where none is given. */
-export function readAnchor(call: string, anchor: unknown): Pair {
+/** The anchor as fractions of the box, from its least x and y; the middle where none is given. */
+export function readAnchor(call: string, anchor: unknown, { up }: Pick<Surroundings, 'up'>): Pair {
+  const [x, y] = readFractions(call, anchor);
+  return up ? [x, 1 - y] : [x, y];
+}
+
+/** The anchor as fractions from the left and from the top. */
+function readFractions(call: string, anchor: unknown): Pair {
   if (anchor === undefined || anchor === 'center') return anchorFractions.center;
   if (Array.isArray(anchor)) {
     const [x, y] = pair(call, 'anchor', anchor);
@@ -56,18 +63,24 @@ export interface BoxOptions extends Partial<PinOptions> {
 export const boxKeys = ['at', 'anchor', 'size', 'from', 'to'] as const;
 
 /** Where a shape of a known size stands. */
-export function placeSized(call: string, options: Partial<PinOptions>, width: number, height: number): Place {
+export function placeSized(
+  call: string,
+  options: Partial<PinOptions>,
+  width: number,
+  height: number,
+  around: Surroundings,
+): Place {
   const pin = point(call, 'at', options.at);
   if (options.anchor === undefined) return { x: pin[0], y: pin[1], width, height, pin };
-  const [ax, ay] = readAnchor(call, options.anchor);
+  const [ax, ay] = readAnchor(call, options.anchor, around);
   return { x: pin[0] + (0.5 - ax) * width, y: pin[1] + (0.5 - ay) * height, width, height, pin };
 }
 
 /** Where a shape stands that is given by `at` and a size, or by `from` and `to`. */
-export function placeBox(call: string, options: BoxOptions, size: Pair | undefined): Place {
+export function placeBox(call: string, options: BoxOptions, size: Pair | undefined, around: Surroundings): Place {
   if (options.from === undefined && options.to === undefined) {
     if (size === undefined) missing(call, 'size', 'a number or [width, height]; or give two corners, from and to');
-    return placeSized(call, options, size[0], size[1]);
+    return placeSized(call, options, size[0], size[1], around);
   }
   for (const key of ['at', 'size'] as const)
     if (options[key] !== undefined)
@@ -76,7 +89,7 @@ export function placeBox(call: string, options: BoxOptions, size: Pair | undefin
   const [x1, y1] = point(call, 'to', options.to);
   const width = Math.abs(x1 - x0);
   const height = Math.abs(y1 - y0);
-  const [ax, ay] = readAnchor(call, options.anchor);
+  const [ax, ay] = readAnchor(call, options.anchor, around);
   return {
     x: (x0 + x1) / 2,
     y: (y0 + y1) / 2,

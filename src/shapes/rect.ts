@@ -14,20 +14,21 @@ export const rect: ShapeKind<RectOptions> = {
   name: 'rect',
   keys: [...boxKeys, 'corners'],
   example: '{ at: [100, 80], size: [60, 40] }',
-  outline(options, call) {
-    const place = placeBox(call, options, readSize(call, options.size));
+  outline(options, call, around) {
+    const place = placeBox(call, options, readSize(call, options.size), around);
     const { x, y, width, height, pin } = place;
     const path =
       options.corners === undefined
         ? rectPath(x - width / 2, y - height / 2, width, height)
-        : roundedPath(place, readCorners(call, options.corners));
+        : roundedPath(place, readCorners(call, options.corners, around.up));
     return { path, inside: true, pin };
   },
 };
 
 type Corners = readonly [number, number, number, number];
 
-function readCorners(call: string, corners: unknown): Corners {
+/** The radii from the corner of least x and y on: where y grows upwards, that is the bottom left. */
+function readCorners(call: string, corners: unknown, up: boolean): Corners {
   if (typeof corners === 'number') {
     const radius = notNegative(call, 'corners', corners);
     return [radius, radius, radius, radius];
@@ -40,7 +41,8 @@ function readCorners(call: string, corners: unknown): Corners {
       problem: 'is not right',
       expected: 'expected a radius, or four from the top left, clockwise',
     });
-  return corners.map((radius, index) => notNegative(call, `corners[${index}]`, radius)) as unknown as Corners;
+  const [a, b, c, d] = corners.map((radius, index) => notNegative(call, `corners[${index}]`, radius));
+  return up ? [d, c, b, a] : [a, b, c, d];
 }
 
 /** Corners that do not fit their sides shrink together, by CSS's rule (Backgrounds and Borders 3, 5.5). */

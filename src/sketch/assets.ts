@@ -1,5 +1,7 @@
 import { csvParseRows } from 'd3-dsv';
 import { fail, SketchError, show } from '../error.ts';
+import type { Picture } from '../paint/picture.ts';
+import type { Font } from '../text/font.ts';
 
 /** One row of a table, by the names of its columns; what reads as a number is one. */
 export type TableRow = Readonly<Record<string, string | number>>;
@@ -8,7 +10,7 @@ export type TableRow = Readonly<Record<string, string | number>>;
 export interface Asset<Value> {
   readonly url: URL;
   /** Makes the value of the file's bytes; throws a plain Error that says what is wrong with them. */
-  readonly decode: (bytes: Uint8Array) => Value | Promise<Value>;
+  readonly decode: (bytes: Uint8Array, host: AssetHost) => Value | Promise<Value>;
 }
 
 /** The assets of a sketch, by name. */
@@ -19,14 +21,34 @@ export type AssetValues<Assets extends AssetMap> = {
   readonly [Name in keyof Assets]: Assets[Name] extends Asset<infer Value> ? Value : never;
 };
 
-/** Reads a file's bytes: the one thing that the core asks of its host. */
-export type ReadFile = (url: URL) => Promise<Uint8Array>;
+/** What the core asks of its host: a file's bytes, and pictures of kinds that the library itself does not decode. */
+export interface AssetHost {
+  read(url: URL): Promise<Uint8Array>;
+  decodePicture?(bytes: Uint8Array): Promise<Picture>;
+}
 
 /** Files to load before `start`, each given `new URL('./file', import.meta.url)`. */
 export const asset = {
   /** A JSON file: whatever it holds. */
   json<Value = unknown>(url: URL): Asset<Value> {
     return { url: readUrl('asset.json', url), decode: (bytes) => JSON.parse(text(bytes)) as Value };
+  },
+  /** A picture: PNG or JPEG, and in a page whatever the browser decodes. */
+  image(url: URL): Asset<Picture> {
+    return {
+      url: readUrl('asset.image', url),
+      decode: async (bytes, host) => {
+        const { decodePicture } = await import('./decode-picture.ts');
+        const picture = decodePicture(bytes) ?? (await host.decodePicture?.(bytes));
+        if (picture === undefined) throw new Error('it is not a picture that can be read: expected PNG or JPEG');
+        return picture;
+      },
+    };
+  },
+  /** A font: TTF, OTF, WOFF or WOFF2. */
+  font(url: URL): Asset<Font> {
+    const name = fileOf(readUrl('asset.font', url));
+    return { url, decode: async (bytes) => (await import('../text/read-font.ts')).readFont(name, bytes) };
   },
   /** A CSV file with a line of column names: a list of rows, `{ column: value }`. */
   table(url: URL): Asset<readonly TableRow[]> {
@@ -35,10 +57,10 @@ export const asset = {
 };
 
 /** Loads all of a sketch's assets. A file that is missing or broken is a SketchError that names it. */
-export async function loadAssets(assets: AssetMap, read: ReadFile): Promise<Record<string, unknown>> {
+export async function loadAssets(assets: AssetMap, host: AssetHost): Promise<Record<string, unknown>> {
   const entries = Object.entries(assets).map(async ([name, { url, decode }]): Promise<[string, unknown]> => {
     try {
-      return [name, await decode(await read(url))];
+      return [name, await decode(await host.read(url), host)];
     } catch (cause) {
       const why = cause instanceof Error ? cause.message : show(cause);
       throw new SketchError({

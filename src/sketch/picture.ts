@@ -1,19 +1,17 @@
-import { RasterSurface, type Picture } from '../raster/surface.ts';
-import type { Run } from './run.ts';
+import { Canvas } from '../canvas/canvas.ts';
+import { callable } from '../options.ts';
+import type { Picture } from '../paint/picture.ts';
+import { rasterize } from '../raster/surface.ts';
+import { checkSize } from './sketch.ts';
 
 /**
- * The picture of one frame, as the whole run would have shown it: under a carry every frame before it is painted too,
- * without one they are only stepped through.
+ * A picture that a sketch paints itself, in pixels, on nothing: for `canvas.image`, for `pattern`, or to read and write
+ * its pixels.
+ * @throws SketchError where the size is not one, or what `paint` draws cannot be meant
  */
-export async function pictureOf(run: Run, frame: number): Promise<Picture> {
-  const surface = new RasterSurface();
-  const target = run.frameAfterRounds(frame);
-  if (run.sketch.carry > 0)
-    for (let before = 0; before < target; before++) {
-      await run.goTo(before);
-      surface.draw(run.paint());
-    }
-  await run.goTo(target);
-  surface.draw(run.paint());
-  return surface.picture();
+export function picture(width: number, height: number, paint: (canvas: Canvas) => void): Picture {
+  checkSize('picture', width, height, 1);
+  const canvas = new Canvas({ width, height, density: 1, background: 0, carry: 0 });
+  callable('picture', 'paint', paint)(canvas);
+  return rasterize(canvas.finish());
 }

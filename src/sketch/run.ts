@@ -1,9 +1,11 @@
 import { Canvas } from '../canvas/canvas.ts';
 import type { Frame } from '../canvas/frame.ts';
+import { makeView, type View } from '../canvas/view.ts';
 import { createRandom, type Random } from '../chance/random.ts';
 import { asSketchError } from '../error.ts';
 import { notNegative, whole } from '../options.ts';
-import { loadAssets, type ReadFile } from './assets.ts';
+import { FontNeeded, loadFonts } from '../text/font.ts';
+import { loadAssets, type AssetHost } from './assets.ts';
 import { checkSize, type Moment, type Sketch } from './sketch.ts';
 
 /** What one run of a sketch is given; what is left out is the sketch's own. */
@@ -13,7 +15,7 @@ export interface RunOptions {
   height?: number | undefined;
   density?: number | undefined;
   /** How files are read; only needed where a sketch has assets. */
-  read?: ReadFile | undefined;
+  host?: AssetHost | undefined;
 }
 
 /**
@@ -29,7 +31,8 @@ export class Run {
   private at = -1;
   private runningOn: Random;
   private assets: Record<string, unknown> | undefined;
-  private readonly read: ReadFile;
+  private readonly host: AssetHost;
+  private readonly view: View;
 
   constructor(
     readonly sketch: Sketch,
@@ -41,7 +44,8 @@ export class Run {
     this.density = options.density ?? sketch.canvas.density;
     checkSize('run', this.width, this.height, this.density);
     this.runningOn = createRandom(this.seed);
-    this.read = options.read ?? (() => Promise.reject(new Error('this host reads no files')));
+    this.host = options.host ?? { read: () => Promise.reject(new Error('this host reads no files')) };
+    this.view = makeView('canvas', this.width, this.height, sketch.canvas);
   }
 
   /** The number of the frame at hand; -1 before the start. */
@@ -56,10 +60,12 @@ export class Run {
 
   /** Loads the assets, once, and makes the state of frame 0. */
   async restart(): Promise<void> {
-    this.assets ??= await loadAssets(this.sketch.assets, this.read);
-    this.runningOn = createRandom(this.seed);
+    this.assets ??= await loadAssets(this.sketch.assets, this.host);
     this.at = 0;
-    this.state = await this.guarded(() => this.sketch.start(this.moment(this.runningOn)));
+    this.state = await this.guarded(() => {
+      this.runningOn = createRandom(this.seed);
+      return this.sketch.start(this.moment(this.runningOn));
+    });
   }
 
   /** Moves on by one frame; on the last one it begins again, or stays where the sketch does not repeat. */
@@ -69,8 +75,17 @@ export class Run {
     this.at++;
     const { step } = this.sketch;
     if (step === undefined) return;
-    const next = await this.guarded(() => step(this.state, this.moment(this.runningOn)));
-    if (next !== undefined) this.state = next;
+    try {
+      const next = step(this.state, this.moment(this.runningOn));
+      if (next !== undefined) this.state = next;
+    } catch (thrown) {
+      if (!(thrown instanceof FontNeeded)) throw asSketchError(thrown).inFrame(this.at);
+      // The state may be half changed: with the font there, the same steps are taken again from the start.
+      await loadFonts([thrown.weight]);
+      const target = this.at;
+      await this.restart();
+      await this.goTo(target);
+    }
   }
 
   /** Goes to a frame: by steps where it lies ahead, from the start where it lies behind. */
@@ -93,23 +108,16 @@ export class Run {
   }
 
   /** Paints the frame at hand; `trace` notes the sketch's line with every item. Throws a SketchError with the frame. */
-  paint(trace = false): Frame {
-    const { sketch } = this;
-    const canvas = new Canvas({
-      width: this.width,
-      height: this.height,
-      density: this.density,
-      background: sketch.canvas.background,
+  async paint(trace = false): Promise<Frame> {
+    return this.guarded(() => {
+      const { sketch, width, height, density, view } = this;
+      const { background } = sketch.canvas;
       // Nothing lies under the first frame.
-      carry: this.at === 0 ? 0 : sketch.carry,
-      trace,
-    });
-    try {
+      const carry = this.at === 0 ? 0 : sketch.carry;
+      const canvas = new Canvas({ width, height, density, view, background, carry, trace });
       sketch.paint(canvas, this.moment(createRandom(`${this.seed}/paint`)), this.state);
-    } catch (thrown) {
-      throw asSketchError(thrown).inFrame(this.at);
-    }
-    return canvas.finish();
+      return canvas.finish();
+    });
   }
 
   private moment(random: Random): Moment {
@@ -119,18 +127,22 @@ export class Run {
       seconds: this.at / frameRate,
       delta: 1 / frameRate,
       progress: frames === Infinity ? 0 : this.at / frames,
-      width: this.width,
-      height: this.height,
+      width: this.view.width,
+      height: this.view.height,
       random,
       assets: this.assets as Moment['assets'],
     };
   }
 
+  /** Does something of the sketch's that can be done again, which it is once a font that it wants has been loaded. */
   private async guarded<T>(call: () => T): Promise<Awaited<T>> {
-    try {
-      return await call();
-    } catch (thrown) {
-      throw asSketchError(thrown).inFrame(this.at);
+    for (;;) {
+      try {
+        return await call();
+      } catch (thrown) {
+        if (!(thrown instanceof FontNeeded)) throw asSketchError(thrown).inFrame(this.at);
+        await loadFonts([thrown.weight]);
+      }
     }
   }
 }

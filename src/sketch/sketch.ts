@@ -1,7 +1,8 @@
 import type { Canvas } from '../canvas/canvas.ts';
+import { makeView, type ViewBox, type ViewOptions, type YAxis } from '../canvas/view.ts';
 import type { Random } from '../chance/random.ts';
 import { fail } from '../error.ts';
-import { callable, checkKeys, flag, missing, notNegative, optionsObject, whole, within } from '../options.ts';
+import { callable, checkKeys, flag, missing, notNegative, oneOf, optionsObject, whole, within } from '../options.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import type { AssetMap, AssetValues } from './assets.ts';
 
@@ -13,6 +14,12 @@ export interface CanvasOptions {
   height?: number;
   /** What each fresh frame begins on; white unless told otherwise. */
   background?: ColorLike;
+  /** Units of the sketch's own: the box of them that the canvas shows, `[x, y, width, height]`. */
+  viewBox?: ViewBox;
+  /** SVG's rule for a view box of another shape than the canvas; `xMidYMid meet` unless told otherwise. */
+  preserveAspectRatio?: string;
+  /** Which way y grows; down unless told otherwise. Upwards, angles turn from +x towards +y as well: anticlockwise. */
+  yAxis?: YAxis;
   /** Pixels of a picture to one unit; 1 unless told otherwise. In a page the screen's own. */
   density?: number;
 }
@@ -67,7 +74,7 @@ export interface Sketch {
     readonly height: number;
     readonly background: PackedColor;
     readonly density: number;
-  };
+  } & ViewOptions;
   readonly frameRate: number;
   /** The number of frames of one round, or Infinity. */
   readonly frames: number;
@@ -83,7 +90,15 @@ export interface Sketch {
 const sketchKeys: ReadonlySet<string> = new Set([
   'title', 'canvas', 'frameRate', 'duration', 'repeat', 'still', 'carry', 'seed', 'assets', 'start', 'step', 'paint',
 ]); // prettier-ignore
-const canvasKeys: ReadonlySet<string> = new Set(['width', 'height', 'background', 'density']);
+const canvasKeys: ReadonlySet<string> = new Set([
+  'width',
+  'height',
+  'background',
+  'viewBox',
+  'preserveAspectRatio',
+  'yAxis',
+  'density',
+]); // prettier-ignore;
 const call = 'defineSketch';
 
 /** The longest side of a picture, in pixels. */
@@ -154,12 +169,18 @@ function countFrames(duration: number | undefined, frameRate: number): number {
 function readCanvas(options: CanvasOptions): Sketch['canvas'] {
   checkKeys(`${call} canvas`, optionsObject(`${call} canvas`, options, '{ width: 640, height: 360 }'), canvasKeys);
   const { width = 640, height = 360, background, density = 1 } = options;
+  const { viewBox, preserveAspectRatio, yAxis } = options;
   checkSize(`${call} canvas`, width, height, density);
+  if (yAxis !== undefined) oneOf(`${call} canvas`, 'yAxis', yAxis, ['down', 'up']);
+  makeView(`${call} canvas`, width, height, options);
   return {
     width,
     height,
     background: background === undefined ? pack(255, 255, 255, 255) : readBackground(background),
     density,
+    viewBox,
+    preserveAspectRatio,
+    yAxis,
   };
 }
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { defineSketch, Run, RasterSurface, asset, type Moment } from '../../src/index.ts';
 import { LiveClock } from '../../src/motion/clock.ts';
-import { pictureOf } from '../../src/sketch/picture.ts';
+import { pictureOf } from '../../src/sketch/picture-of.ts';
 import { pixel } from '../helpers.ts';
 
 const counting = (options: object = {}): ReturnType<typeof defineSketch> =>
@@ -37,7 +37,7 @@ describe('a run', () => {
     const run = new Run(defineSketch({ start: note('start'), step: note('step'), paint: note('paint') }));
     for (let i = 0; i < 3; i++) {
       await run.advance();
-      run.paint();
+      await run.paint();
     }
     expect(calls).toEqual(['start 0', 'paint 0', 'step 1', 'paint 1', 'step 2', 'paint 2']);
   });
@@ -46,21 +46,21 @@ describe('a run', () => {
     const sketch = counting();
     const one = new Run(sketch, { seed: 5 });
     await one.goTo(7);
-    const straight = one.paint();
-    expect(one.paint()).toEqual(straight);
+    const straight = await one.paint();
+    expect(await one.paint()).toEqual(straight);
     await one.goTo(12);
     await one.goTo(7);
-    expect(one.paint()).toEqual(straight);
+    expect(await one.paint()).toEqual(straight);
     const other = new Run(sketch, { seed: 6 });
     await other.goTo(7);
-    expect(other.paint().items[0].label).not.toBe(straight.items[0].label);
+    expect((await other.paint()).items[0].label).not.toBe(straight.items[0].label);
   });
 
   test('random starts anew in each paint, so that a scatter holds still', async () => {
     const run = new Run(counting());
     const painted = async (frame: number): Promise<string | undefined> => {
       await run.goTo(frame);
-      return run.paint().items[0].label?.split('/')[1];
+      return (await run.paint()).items[0].label?.split('/')[1];
     };
     expect(await painted(0)).toBe(await painted(9));
   });
@@ -86,7 +86,7 @@ describe('a run', () => {
       }),
     );
     await run.goTo(5);
-    expect(run.paint().items[0].path[3]).toBe(32);
+    expect((await run.paint()).items[0].path[3]).toBe(32);
   });
 
   test('style and transform set in a frame never reach the next', async () => {
@@ -101,9 +101,9 @@ describe('a run', () => {
       }),
     );
     await run.goTo(0);
-    const first = run.paint();
+    const first = await run.paint();
     await run.goTo(3);
-    expect(run.paint().items).toEqual(first.items);
+    expect((await run.paint()).items).toEqual(first.items);
   });
 
   test('what a sketch throws says where and in which frame', async () => {
@@ -125,10 +125,10 @@ describe('a run', () => {
       paint() {},
     });
     const bytes = (text: string) => () => Promise.resolve(new TextEncoder().encode(text));
-    const run = new Run(sketch, { read: bytes('time,level\n00:00,2.5\n') });
+    const run = new Run(sketch, { host: { read: bytes('time,level\n00:00,2.5\n') } });
     await run.restart();
     expect(run['state']).toEqual([{ time: '00:00', level: 2.5 }]);
-    await expect(new Run(sketch, { read: bytes('time,level\n1,2,3\n') }).restart()).rejects.toThrow(
+    await expect(new Run(sketch, { host: { read: bytes('time,level\n1,2,3\n') } }).restart()).rejects.toThrow(
       'assets: tides (tides.csv) could not be loaded; row 2 has 3 values; the table has 2 columns',
     );
   });
@@ -150,7 +150,7 @@ describe('carry', () => {
     const surface = new RasterSurface();
     for (let frame = 0; frame < 15; frame++) {
       await run.advance();
-      surface.draw(run.paint());
+      surface.draw(await run.paint());
       expect(surface.picture()).toEqual(await pictureOf(new Run(sketch), frame));
     }
   });

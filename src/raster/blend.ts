@@ -1,0 +1,98 @@
+import type { BlendMode } from '../paint/blend.ts';
+
+/*
+ * The blend functions of W3C Compositing and Blending 1: what colour a source makes with the backdrop under it, with
+ * channels from 0 to 1.
+ */
+
+type Separable = (backdrop: number, source: number) => number;
+type Rgb = readonly [number, number, number];
+
+const hardLight: Separable = (cb, cs) => (cs <= 0.5 ? cb * 2 * cs : screen(cb, 2 * cs - 1));
+const screen: Separable = (cb, cs) => cb + cs - cb * cs;
+
+const separable: Partial<Record<BlendMode, Separable>> = {
+  multiply: (cb, cs) => cb * cs,
+  screen,
+  overlay: (cb, cs) => hardLight(cs, cb),
+  darken: Math.min,
+  lighten: Math.max,
+  'color-dodge': (cb, cs) => (cb === 0 ? 0 : cs >= 1 ? 1 : Math.min(1, cb / (1 - cs))),
+  'color-burn': (cb, cs) => (cb >= 1 ? 1 : cs <= 0 ? 0 : 1 - Math.min(1, (1 - cb) / cs)),
+  'hard-light': hardLight,
+  'soft-light': (cb, cs) => {
+    if (cs <= 0.5) return cb - (1 - 2 * cs) * cb * (1 - cb);
+    const d = cb <= 0.25 ? ((16 * cb - 12) * cb + 4) * cb : Math.sqrt(cb);
+    return cb + (2 * cs - 1) * (d - cb);
+  },
+  difference: (cb, cs) => Math.abs(cb - cs),
+  exclusion: (cb, cs) => cb + cs - 2 * cb * cs,
+};
+
+const luminosity = ([r, g, b]: Rgb): number => 0.3 * r + 0.59 * g + 0.11 * b;
+const saturation = (c: Rgb): number => Math.max(...c) - Math.min(...c);
+
+function withLuminosity(color: Rgb, to: number): Rgb {
+  const shift = to - luminosity(color);
+  const [r, g, b] = color.map((channel) => channel + shift);
+  const moved: Rgb = [r, g, b];
+  const least = Math.min(...moved);
+  const most = Math.max(...moved);
+  const clip = (channel: number): number => {
+    let value = channel;
+    if (least < 0) value = to + ((value - to) * to) / (to - least);
+    if (most > 1) value = to + ((value - to) * (1 - to)) / (most - to);
+    return value;
+  };
+  return [clip(r), clip(g), clip(b)];
+}
+
+function withSaturation(color: Rgb, to: number): Rgb {
+  const least = Math.min(...color);
+  const span = Math.max(...color) - least;
+  if (span === 0) return [0, 0, 0];
+  const [r, g, b] = color.map((channel) => ((channel - least) * to) / span);
+  return [r, g, b];
+}
+
+const whole: Partial<Record<BlendMode, (backdrop: Rgb, source: Rgb) => Rgb>> = {
+  hue: (cb, cs) => withLuminosity(withSaturation(cs, saturation(cb)), luminosity(cb)),
+  saturation: (cb, cs) => withLuminosity(withSaturation(cb, saturation(cs)), luminosity(cb)),
+  color: (cb, cs) => withLuminosity(cs, luminosity(cb)),
+  luminosity: (cb, cs) => withLuminosity(cb, luminosity(cs)),
+};
+
+/** One premultiplied word over another under a blend mode: co = αs(1 - αb)Cs + αsαb B(Cb, Cs) + (1 - αs)αb Cb. */
+export function blendWord(mode: BlendMode, source: number, backdrop: number): number {
+  const sourceAlpha = (source >>> 24) / 255;
+  if (sourceAlpha === 0) return backdrop;
+  const backdropAlpha = (backdrop >>> 24) / 255;
+  const cs: Rgb = unpremultiplied(source);
+  const cb: Rgb = unpremultiplied(backdrop);
+  const mixed = mixColors(mode, cb, cs);
+  let result = 0;
+  for (let channel = 0; channel < 3; channel++) {
+    const value =
+      sourceAlpha * (1 - backdropAlpha) * cs[channel] +
+      sourceAlpha * backdropAlpha * mixed[channel] +
+      (1 - sourceAlpha) * backdropAlpha * cb[channel];
+    result |= toByte(value) << (8 * channel);
+  }
+  return (result | (toByte(sourceAlpha + backdropAlpha - sourceAlpha * backdropAlpha) << 24)) >>> 0;
+}
+
+function mixColors(mode: BlendMode, cb: Rgb, cs: Rgb): Rgb {
+  const each = separable[mode];
+  if (each) return [each(cb[0], cs[0]), each(cb[1], cs[1]), each(cb[2], cs[2])];
+  return whole[mode]?.(cb, cs) ?? cs;
+}
+
+function unpremultiplied(word: number): Rgb {
+  const alpha = word >>> 24;
+  if (alpha === 0) return [0, 0, 0];
+  return [(word & 255) / alpha, ((word >>> 8) & 255) / alpha, ((word >>> 16) & 255) / alpha];
+}
+
+function toByte(unit: number): number {
+  return unit <= 0 ? 0 : unit >= 1 ? 255 : (unit * 255 + 0.5) | 0;
+}
