@@ -1,7 +1,18 @@
 import { pictureSize, type Frame, type Item, type StrokePaint } from '../canvas/frame.ts';
 import { drawnApart, walk } from '../canvas/painter-order.ts';
 import { inverse, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
-import { arc, close, commandLength, cubic, line, move, pathBox, quad, type Path } from '../geometry/path.ts';
+import {
+  arc,
+  close,
+  commandLength,
+  cubic,
+  ellipsePoint,
+  line,
+  move,
+  pathBox,
+  quad,
+  type Path,
+} from '../geometry/path.ts';
 import type { BlendMode } from '../paint/blend.ts';
 import { cssColor } from '../paint/color.ts';
 import { boxUnits } from '../paint/gradient.ts';
@@ -176,8 +187,10 @@ function setPen(context: CanvasRenderingContext2D, stroke: StrokePaint): void {
 const toRadians = Math.PI / 180;
 
 function tracePath(context: CanvasRenderingContext2D, path: Path): void {
+  let open = false;
   for (let i = 0; i < path.length; i += commandLength[path[i]]) {
-    switch (path[i]) {
+    const command = path[i];
+    switch (command) {
       case move:
         context.moveTo(path[i + 1], path[i + 2]);
         break;
@@ -191,22 +204,17 @@ function tracePath(context: CanvasRenderingContext2D, path: Path): void {
         context.bezierCurveTo(path[i + 1], path[i + 2], path[i + 3], path[i + 4], path[i + 5], path[i + 6]);
         break;
       case arc: {
-        const start = path[i + 6] * toRadians;
-        const end = (path[i + 6] + path[i + 7]) * toRadians;
-        context.ellipse(
-          path[i + 1],
-          path[i + 2],
-          path[i + 3],
-          path[i + 4],
-          path[i + 5] * toRadians,
-          start,
-          end,
-          end < start,
-        );
+        const [, x, y, rx, ry, turned, start, sweep] = path.slice(i, i + 8);
+        // Behind a close the standard goes on from the subpath's start; an arc of ours begins anew.
+        if (!open) context.moveTo(...ellipsePoint(x, y, rx, ry, turned, start));
+        const from = start * toRadians;
+        const to = (start + sweep) * toRadians;
+        context.ellipse(x, y, rx, ry, turned * toRadians, from, to, sweep < 0);
         break;
       }
-      case close:
+      default:
         context.closePath();
     }
+    open = command !== close;
   }
 }

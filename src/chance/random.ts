@@ -1,5 +1,4 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { fail } from '../error.ts';
 import {
@@ -76,10 +75,10 @@ export function createRandom(seed: string | number): Random {
     },
     int(lo, hi) {
       const from = whole('random.int', 'lo', lo, -Number.MAX_SAFE_INTEGER);
-      return uniformInt(generator, from, whole('random.int', 'hi', hi, from));
+      return from + Math.floor(unit() * (whole('random.int', 'hi', hi, from) - from + 1));
     },
     pick(list) {
-      return list[uniformInt(generator, 0, filled('random.pick', list).length - 1)];
+      return list[Math.floor(unit() * filled('random.pick', list).length)];
     },
     chance(p) {
       return unit() < within('random.chance', 'p', p, 0, 1);
@@ -88,7 +87,7 @@ export function createRandom(seed: string | number): Random {
       // Fisher and Yates.
       const result = [...list];
       for (let i = result.length - 1; i > 0; i--) {
-        const j = uniformInt(generator, 0, i);
+        const j = Math.floor(unit() * (i + 1));
         [result[i], result[j]] = [result[j], result[i]];
       }
       return result;

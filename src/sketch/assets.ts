@@ -1,10 +1,7 @@
-import { csvParseRows } from 'd3-dsv';
 import { fail, SketchError, show } from '../error.ts';
 import type { Picture } from '../paint/picture.ts';
 import type { Font } from '../text/font.ts';
-
-/** One row of a table, by the names of its columns; what reads as a number is one. */
-export type TableRow = Readonly<Record<string, string | number>>;
+import type { TableRow } from './table.ts';
 
 /** A file that a sketch needs, loaded before `start`. */
 export interface Asset<Value> {
@@ -52,7 +49,10 @@ export const asset = {
   },
   /** A CSV file with a line of column names: a list of rows, `{ column: value }`. */
   table(url: URL): Asset<readonly TableRow[]> {
-    return { url: readUrl('asset.table', url), decode: (bytes) => parseTable(text(bytes)) };
+    return {
+      url: readUrl('asset.table', url),
+      decode: async (bytes) => (await import('./table.ts')).parseTable(text(bytes)),
+    };
   },
 };
 
@@ -92,21 +92,4 @@ function fileOf(url: URL): string {
 /** UTF-8, with the mark that some programs put at a file's start left out. */
 function text(bytes: Uint8Array): string {
   return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-}
-
-function parseTable(source: string): readonly TableRow[] {
-  const [names, ...rows] = csvParseRows(source);
-  if (names === undefined) throw new Error('the table is empty; expected a line of column names');
-  return rows
-    .filter((row) => row.length > 1 || row[0] !== '')
-    .map((row, index) => {
-      if (row.length !== names.length)
-        throw new Error(`row ${index + 2} has ${row.length} values; the table has ${names.length} columns`);
-      return Object.fromEntries(names.map((name, column) => [name.trim(), readCell(row[column])]));
-    });
-}
-
-function readCell(cell: string): string | number {
-  const trimmed = cell.trim();
-  return trimmed !== '' && Number.isFinite(Number(trimmed)) ? Number(trimmed) : cell;
 }

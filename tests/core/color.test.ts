@@ -21,7 +21,14 @@ describe('colours', () => {
     ['oklch(0 0 0)', '#000000'],
     ['color(display-p3 0 0 0)', '#000000'],
     ['color(srgb 1 0.5 0)', '#ff8000'],
-    ['color(xyz-d65 0 0 0)', '#000000'],
+    ['color(xyz-d65 0.9505 1 1.089)', '#ffffff'],
+    ['color(xyz-d50 0.9643 1 0.8251)', '#ffffff'],
+    ['color(xyz 0.9505 1 1.089)', '#ffffff'],
+    ['color(srgb-linear 0.2159 0.2159 0.2159)', '#808080'],
+    ['color(a98-rgb 1 1 1)', '#ffffff'],
+    ['color(prophoto-rgb 0.5 0.5 0.5)', '#929292'],
+    ['color(rec2020 1 1 1)', '#ffffff'],
+    ['color(display-p3 0.5 0.5 0.5)', '#808080'],
   ])('%s is %s', (text, expected) => expect(css(text)).toBe(expected));
 
   test('helpers give the colours that CSS gives', () => {
