@@ -103,6 +103,8 @@ function ellipseMatrix(path: Path, i: number, [a, b, c, d, e, f]: Matrix): Matri
   ];
 }
 
+/** Beyond so many points curves are left coarse: a stroke wider than the canvas makes all of its line matter. */
+const mostPoints = 100_000;
 /** A curve that needs more chords than this is halved first, so that the half out of sight can be left coarse. */
 const mostChords = 64;
 /** Arcs are looked at in pieces of at most an eighth of a turn: a chord of those keeps its side of the canvas. */
@@ -130,7 +132,8 @@ function arcPart(
   out: Polylines,
 ): void {
   const count = Math.ceil(Math.abs(sweep) / step);
-  if (count <= 1 || !partInSight(m, start, sweep, radius, visible)) return chords(m, start, sweep, 1, out);
+  if (count <= 1 || out.count > mostPoints || !partInSight(m, start, sweep, radius, visible))
+    return chords(m, start, sweep, 1, out);
   if (count <= mostChords) return chords(m, start, sweep, count, out);
   arcPart(m, start, sweep / 2, step, radius, visible, out);
   arcPart(m, start + sweep / 2, sweep / 2, step, radius, visible, out);
@@ -179,7 +182,7 @@ function flattenCubic(
   const ddx = Math.max(Math.abs(x0 - 2 * x1 + x2), Math.abs(x1 - 2 * x2 + x3));
   const ddy = Math.max(Math.abs(y0 - 2 * y1 + y2), Math.abs(y1 - 2 * y2 + y3));
   const steps = Math.ceil(Math.sqrt((0.75 * Math.hypot(ddx, ddy)) / tolerance));
-  if (!(steps > 1) || !Number.isFinite(steps)) return out.add(x3, y3);
+  if (!(steps > 1) || !Number.isFinite(steps) || out.count > mostPoints) return out.add(x3, y3);
   if (steps > mostChords && depth < deepest) {
     const outside =
       Math.max(x0, x1, x2, x3) < visible.left ||

@@ -25,6 +25,10 @@ export function strokeOutline(lines: Polylines, pen: Pen, tolerance: number, out
   for (let subpath = 0; subpath < lines.subpaths; subpath++) stroker.subpath(lines, subpath);
 }
 
+/** No round join or cap is cut finer than this, in radians, nor at all once an outline has so many points. */
+const finestStep = 1e-3;
+const mostPoints = 1_000_000;
+
 class Stroker {
   private readonly half: number;
   private readonly arcStep: number;
@@ -42,7 +46,7 @@ class Stroker {
     private readonly out: Polylines,
   ) {
     this.half = pen.width / 2;
-    this.arcStep = this.half > tolerance ? 2 * Math.acos(1 - tolerance / this.half) : Math.PI / 2;
+    this.arcStep = this.half > tolerance ? Math.max(finestStep, 2 * Math.acos(1 - tolerance / this.half)) : Math.PI / 2;
   }
 
   subpath(lines: Polylines, subpath: number): void {
@@ -181,7 +185,7 @@ class Stroker {
   /** Points between an offset `(ax, ay)` and the same turned by `angle` radians, both ends left out. */
   private arc(x: number, y: number, ax: number, ay: number, angle: number, signed: boolean): void {
     const sweep = signed && angle < 0 ? angle + 2 * Math.PI : angle;
-    const steps = Math.ceil(sweep / this.arcStep);
+    const steps = this.out.count > mostPoints ? 1 : Math.ceil(sweep / this.arcStep);
     for (let step = 1; step < steps; step++) {
       const turn = (sweep * step) / steps;
       const sin = Math.sin(turn);

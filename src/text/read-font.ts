@@ -12,7 +12,8 @@ export function readFont(name: string, bytes: Uint8Array): Font {
   const font = open(bytes);
   const em = font.unitsPerEm;
   return new Font(name, {
-    capHeight: (font.capHeight || font.layout('H').bbox.maxY) / em,
+    // Measured, as what files say of it is often a little off.
+    capHeight: (font.layout('H').bbox.maxY || font.capHeight) / em,
     set(text): SetLine {
       const { glyphs, positions } = font.layout(text);
       const path: number[] = [];

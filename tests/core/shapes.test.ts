@@ -1,0 +1,151 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { pathBox } from '../../src/geometry/path.ts';
+import { parsePathData } from '../../src/geometry/path-data.ts';
+import { boundsOf, defineShape, type Box, type Frame } from '../../src/index.ts';
+import { errorOf, inkArea, picture, pixel, record } from '../helpers.ts';
+
+const sides = ({ left, top, right, bottom }: Box): number[] => [left, top, right, bottom];
+const boxOf = ({ items }: Frame): number[] => sides(pathBox(items[0].path, items[0].transform));
+const near = (a: number[], b: number[], digits = 9): void =>
+  a.forEach((value, i) => expect(value).toBeCloseTo(b[i], digits));
+
+describe('shapes', () => {
+  test('have the areas of geometry', () => {
+    const area = (draw: Parameters<typeof picture>[0]): number => inkArea(picture(draw));
+    const slice = { at: [50, 50] as const, radius: 40, start: 0, end: 90 };
+    expect(area((c) => c.arc({ ...slice, close: 'center' }))).toBeCloseTo(Math.PI * 400, -1);
+    expect(area((c) => c.arc({ ...slice, close: 'chord' }))).toBeCloseTo(Math.PI * 400 - 800, -1);
+    expect(area((c) => c.polygon({ at: [50, 50], radius: 40, sides: 6 }))).toBeCloseTo(1.5 * Math.sqrt(3) * 1600, 0);
+    expect(area((c) => c.star({ at: [50, 50], radius: 40, innerRadius: 20, tips: 5 }))).toBeCloseTo(
+      10 * 0.5 * 40 * 20 * Math.sin(Math.PI / 5),
+      0,
+    );
+    expect(area((c) => c.path({ data: 'M10 10h60v60h-60z M20 20h20v20h-20z', fillRule: 'evenodd' }))).toBeCloseTo(
+      3200,
+      1,
+    );
+    expect(area((c) => c.path({ data: 'M10 10h60v60h-60z M20 20h20v20h-20z' }))).toBeCloseTo(3600, 1);
+  });
+
+  test('a circle scaled up a thousandfold is round', () => {
+    const edge = picture((canvas) => {
+      canvas.translate([-39_950, 50]);
+      canvas.scale(1000);
+      canvas.circle({ at: [0, 0], radius: 40 });
+    });
+    for (let y = 0; y < 100; y += 9) {
+      const x = Math.sqrt(40_000 ** 2 - (y + 0.5 - 50) ** 2) - 39_950;
+      const covered = edge.data
+        .filter((_, at) => at % 4 === 0 && Math.floor(at / 400) === y)
+        .reduce((sum, value) => sum + 1 - value / 255, 0);
+      expect(Math.abs(covered - x)).toBeLessThan(0.1);
+    }
+  });
+
+  test('a curve passes through all its points, and tension straightens it', () => {
+    const points = [[10, 80], [40, 20], [70, 60], [90, 30]] as const; // prettier-ignore
+    const drawn = picture((canvas) => canvas.curve({ points, stroke: { color: 'black', width: 3 } }));
+    for (const [x, y] of points.slice(1, 3)) expect(pixel(drawn, x, y)[0]).toBeLessThan(20);
+    const straight = picture((canvas) => canvas.curve({ points, tension: 1 }));
+    expect(Math.abs(inkArea(straight) - inkArea(picture((canvas) => canvas.polyline({ points }))))).toBeLessThan(1);
+  });
+
+  test('what has no inside is never filled; a path has one where it closes', () => {
+    const { items } = record((canvas) => {
+      canvas.arc({ at: [0, 0], radius: 9, start: 0, end: 90 });
+      canvas.curve({ points: [[0, 0], [9, 9]] }); // prettier-ignore
+      canvas.path({ data: 'M0 0L9 9L0 9' });
+      canvas.path({ data: 'M0 0L9 9L0 9z' });
+      canvas.path({ build: (path) => path.moveTo(0, 0).lineTo(9, 9).lineTo(0, 9).lineTo(0, 0) });
+    });
+    expect(items.map((item) => item.fill !== undefined)).toEqual([false, false, false, true, true]);
+  });
+
+  test('boundsOf answers the box of what would be drawn', () => {
+    near(
+      sides(boundsOf('arc', { at: [0, 0], radius: 10, start: 45, end: 135 })),
+      [-7.0710678, 7.0710678, 7.0710678, 10],
+      6,
+    );
+    near(sides(boundsOf('rect', { at: [10, 10], size: [8, 2], rotate: 90 })), [9, 6, 11, 14]);
+    near(sides(boundsOf('path', { data: 'M0 0C0 10 10 10 10 0' })), [0, 0, 10, 7.5]);
+    expect(errorOf(() => boundsOf('cirle' as 'circle', { at: [0, 0], radius: 1 }))).toBe(
+      'boundsOf: kind "cirle" is not a shape; did you mean "circle"?',
+    );
+  });
+
+  test('a shape of the sketch’s own sits on its pin, and is checked like any other', () => {
+    const bollard = defineShape({
+      name: 'bollard',
+      defaults: { tall: 20 },
+      outline: ({ tall }, path, { width }) => void path.rect(0, 0, width / 10, tall),
+    });
+    expect(boxOf(record((canvas) => canvas.shape(bollard, { at: [5, 5], tall: 30 })))).toEqual([5, 5, 15, 35]);
+    expect(boxOf(record((canvas) => canvas.shape(bollard, { at: [5, 5], anchor: 'bottom-right' })))).toEqual([
+      -5, -15, 5, 5,
+    ]);
+    expect(sides(boundsOf(bollard, { at: [0, 0], rotate: 180 }))).toEqual([0, -20, 0, 0]);
+    expect(errorOf(() => record((canvas) => canvas.shape(bollard, { at: [5, 5], tal: 30 } as never)))).toMatch(
+      'bollard: there is no option "tal"; did you mean "tall"?',
+    );
+  });
+
+  test('a grid holds a line for every step, and numbers its axes', async () => {
+    const { loadFonts } = await import('../../src/index.ts');
+    await loadFonts(['regular']);
+    const frame = record((canvas) => canvas.grid({ from: [-20, -10], to: [30, 10], spacing: 10 }));
+    expect(frame.items.filter((item) => item.text !== undefined).map((item) => item.text)).toEqual([
+      '-20',
+      '-10',
+      '0',
+      '10',
+      '20',
+      '30',
+      '-10',
+      '10',
+    ]);
+    expect(errorOf(() => record((canvas) => canvas.grid({ spacing: 0 })))).toMatch('spacing');
+  });
+});
+
+describe('SVG path data', () => {
+  const box = (data: string): number[] => sides(pathBox(parsePathData('path', data)));
+
+  test('absolute and relative commands, packed as tightly as SVG allows', () => {
+    near(box('M10 10H20V30h-5v-5L12,25z'), [10, 10, 20, 30]);
+    expect(parsePathData('path', 'M1-2.5.5.5')).toEqual(parsePathData('path', 'M 1, -2.5 L 0.5, 0.5'));
+  });
+
+  test('arcs reach their end points, whatever their flags', () => {
+    for (const flags of ['00', '01', '10', '11']) {
+      const path = parsePathData('path', `M10 20a15 9 30 ${flags}12 7`);
+      const { left, right } = pathBox(path);
+      expect(path.slice(0, 3)).toEqual([0, 10, 20]);
+      expect(left <= 10 && right >= 22 - 1e-9).toBe(true);
+    }
+    near(box('M0 0a5 5 0 0 1 10 0'), [0, -5, 10, 0]);
+    near(box('M0 0A2 2 0 0 0 10 0'), [0, 0, 10, 5]);
+  });
+
+  test('smooth curves mirror the control point before them', () => {
+    expect(parsePathData('path', 'M0 0C0 5 5 5 5 0S10-5 10 0')).toEqual(
+      parsePathData('path', 'M0 0C0 5 5 5 5 0C5-5 10-5 10 0'),
+    );
+    expect(parsePathData('path', 'M0 0Q5 5 10 0T20 0')).toEqual(parsePathData('path', 'M0 0Q5 5 10 0Q15-5 20 0'));
+  });
+
+  test('what cannot be read is said with its place', () => {
+    expect(errorOf(() => parsePathData('path', 'M10 10 X5'))).toMatch('cannot be read at character 9');
+    expect(errorOf(() => parsePathData('path', 'L10 10'))).toMatch('expected M, where the outline begins');
+    fc.assert(
+      fc.property(fc.string(), (text) => {
+        try {
+          parsePathData('path', text);
+        } catch (error) {
+          expect((error as Error).name).toBe('SketchError');
+        }
+      }),
+    );
+  });
+});

@@ -1,0 +1,94 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import { pathBox } from '../../src/geometry/path.ts';
+import { defineSketch, loadFonts, measureText, Run } from '../../src/index.ts';
+import { errorOf, record } from '../helpers.ts';
+
+describe('a sketch with text', () => {
+  test('loads its font by itself: in paint, in start and in the middle of its steps, once and for good', async () => {
+    expect(() => measureText('too early')).toThrow('await loadFonts()');
+    const seen: number[] = [];
+    const run = new Run(
+      defineSketch({
+        start: ({ random }) => ({ seed: random.int(0, 1e6), widths: [] as number[] }),
+        step(state) {
+          state.widths.push(state.widths.length);
+          if (state.widths.length === 3) state.widths.push(measureText('Quay', { weight: 'bold' }).width);
+        },
+        paint(canvas, _, state) {
+          seen.push(state.seed);
+          canvas.text('Quay', { at: [0, 0] });
+        },
+      }),
+    );
+    await run.goTo(0);
+    expect((await run.paint()).items[0].text).toBe('Quay');
+    await run.goTo(4);
+    await run.paint();
+    expect(new Set(seen).size).toBe(1);
+    expect(run['state']).toMatchObject({ widths: [0, 1, 2, expect.any(Number), 4] });
+  });
+});
+
+describe('text', () => {
+  beforeAll(() => loadFonts());
+  const inkOf = (string: string, options: object): { left: number; top: number; right: number; bottom: number } => {
+    const [item] = record((canvas) => canvas.text(string, { at: [0, 0], size: 100, ...options })).items;
+    return pathBox(item.path, item.transform);
+  };
+
+  test('capitals and digits stand in the exact middle of their pin', () => {
+    for (const string of ['H', 'HEIHT', 'E']) {
+      const { top, bottom } = inkOf(string, {});
+      expect((top + bottom) / 2).toBeCloseTo(0, 2);
+    }
+    const { left, right } = inkOf('H', {});
+    expect((left + right) / 2).toBeCloseTo(0, 0);
+  });
+
+  test('anchors put its box where boxes go, and the baseline on its line', () => {
+    const { width, height } = measureText('HIH', { size: 100 });
+    expect(inkOf('HIH', { anchor: 'top-left' }).top).toBeCloseTo(0, 6);
+    expect(inkOf('HIH', { anchor: 'bottom' }).bottom).toBeCloseTo(0, 6);
+    for (const anchor of ['baseline', 'baseline-left', 'baseline-right'])
+      expect(inkOf('HIH', { anchor }).bottom).toBeCloseTo(0, 6);
+    expect(inkOf('HIH', { anchor: 'right' }).right - inkOf('HIH', { anchor: 'left' }).right).toBeCloseTo(-width, 6);
+    expect(height).toBeCloseTo(inkOf('H', {}).bottom - inkOf('H', {}).top, 6);
+  });
+
+  test('is kerned, and wider in bold', () => {
+    const width = (string: string, options = {}): number => measureText(string, { size: 100, ...options }).width;
+    expect(width('AV')).toBeLessThan(width('A') + width('V'));
+    expect(width('Quay', { weight: 'bold' })).toBeGreaterThan(width('Quay'));
+  });
+
+  test('breaks at words, inside words that are too long, and where it is told', () => {
+    const { lines, width } = measureText('the inner basin dries at low water', { size: 10, maxWidth: 60 });
+    expect(lines.join(' ')).toBe('the inner basin dries at low water');
+    expect(width).toBeLessThanOrEqual(60);
+    expect(measureText('Sevenmeterskerry', { size: 10, maxWidth: 30 }).lines.join('')).toBe('Sevenmeterskerry');
+    expect(measureText('one\ntwo\n\nthree').lines).toEqual(['one', 'two', '', 'three']);
+  });
+
+  test('lines lie under each other as told, and as the anchor goes', () => {
+    const left = (options: object): number => inkOf('HHHH\nH', options).left;
+    expect(left({ anchor: 'top-left' })).toBeCloseTo(inkOf('H', { anchor: 'top-left' }).left, 6);
+    const second = (align: string): number => {
+      const [item] = record((canvas) =>
+        canvas.text('HHHH\nH', { at: [0, 0], size: 100, align: align as 'left' }),
+      ).items;
+      // The last H: twelve corners and a close.
+      return pathBox(item.path.slice(-37)).left;
+    };
+    expect(second('left')).toBeLessThan(second('center'));
+    expect(second('center')).toBeLessThan(second('right'));
+  });
+
+  test('mistakes are named', () => {
+    const said = (string: unknown, options: object): string =>
+      errorOf(() => record((canvas) => canvas.text(string as string, options as never)));
+    expect(said({ at: [0, 0] }, { at: [0, 0] })).toMatch('is not text; expected text or a number first');
+    expect(said('Quay', { at: [0, 0], font: 'Serif' })).toMatch("expected one of assets (asset.font), or 'default'");
+    expect(said('Quay', { at: [0, 0], anchor: 'baseline-centre' })).toMatch('baseline-centre');
+    expect(said('Quay', { at: [0, 0], sise: 3 })).toMatch('did you mean "size"?');
+  });
+});
