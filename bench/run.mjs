@@ -1,3 +1,4 @@
 // Measures what the project promises. Run with: npm run bench
 import './record.mjs';
 import './start.mjs';
+import './bundle.mjs';

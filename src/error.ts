@@ -1,5 +1,3 @@
-import leven from 'leven';
-
 /** Where in a sketch something came from. */
 export interface SourceLine {
   readonly file: string;
@@ -110,7 +108,7 @@ export function nearest(word: string, choices: Iterable<string>): string | undef
   let best: string | undefined;
   let bestDistance = (word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3))) + 1;
   for (const choice of choices) {
-    const distance = leven(word.toLowerCase(), choice.toLowerCase(), { maxDistance: bestDistance });
+    const distance = editDistance(word.toLowerCase(), choice.toLowerCase());
     if (distance < bestDistance) {
       best = choice;
       bestDistance = distance;
@@ -119,12 +117,23 @@ export function nearest(word: string, choices: Iterable<string>): string | undef
   return best;
 }
 
-/** "did you mean x?", or the whole list where nothing is near and the list is short enough to read. */
-export function suggest(word: string, choices: Iterable<string>): string {
+/** How many letters must be put in, left out or exchanged to make one word of another (Levenshtein, row by row). */
+function editDistance(from: string, to: string): number {
+  let row = Array.from({ length: to.length + 1 }, (_, i) => i);
+  for (let i = 0; i < from.length; i++) {
+    const next = [i + 1];
+    for (let j = 0; j < to.length; j++)
+      next.push(Math.min(row[j + 1] + 1, next[j] + 1, row[j] + (from[i] === to[j] ? 0 : 1)));
+    row = next;
+  }
+  return row[to.length];
+}
+
+/** "did you mean x?", or the whole list where nothing is near. */
+export function suggest(word: unknown, choices: Iterable<string>): string {
   const list = [...choices];
-  const near = nearest(word, list);
-  if (near !== undefined) return `did you mean ${show(near)}?`;
-  return `expected one of ${list.join(', ')}`;
+  const near = typeof word === 'string' ? nearest(word, list) : undefined;
+  return near === undefined ? `expected one of ${list.join(', ')}` : `did you mean ${show(near)}?`;
 }
 
 // This module lies in the library's root folder, so whatever lies below that is the library and not a sketch.

@@ -1,4 +1,4 @@
-import { fail, nearest, show } from './error.ts';
+import { fail, show, suggest } from './error.ts';
 
 /*
  * Reading what a sketch passed in. Each reader returns a plain value or throws a SketchError that names the call, the
@@ -104,14 +104,7 @@ export function lengths(call: string, option: string, value: unknown): Pair {
 /** One word of a fixed set. */
 export function oneOf<T extends string>(call: string, option: string, value: unknown, choices: readonly T[]): T {
   if (choices.includes(value as T)) return value as T;
-  const near = typeof value === 'string' ? nearest(value, choices) : undefined;
-  return fail({
-    call,
-    option,
-    value,
-    problem: 'is not known',
-    expected: near === undefined ? `expected one of ${choices.join(', ')}` : `did you mean ${show(near)}?`,
-  });
+  return fail({ call, option, value, problem: 'is not known', expected: suggest(value, choices) });
 }
 
 /** `true` or `false`. */
@@ -133,25 +126,31 @@ export function optionsObject<T extends object>(call: string, value: T | undefin
   return fail({ call, value, problem: 'is not an options object', expected: `expected ${example}` });
 }
 
+/** The names of a call's options, and those last met, in order: a loop gives the same ones again and again. */
+export class OptionNames extends Set<string> {
+  readonly recent: string[] = [];
+}
+
 /**
- * Every key of `options` is one of `known` (any will do where that is undefined), and none is there with nothing in it: `fill: palette.sae` must not pass for
- * "leave the fill as it is".
+ * Every key of `options` is one of `known` (any will do where that is undefined), and none is there with nothing in it:
+ * `fill: palette.sae` must not pass for "leave the fill as it is".
  */
-export function checkKeys(call: string, options: object, known: ReadonlySet<string> | undefined): void {
+export function checkKeys(call: string, options: object, known: OptionNames | undefined): void {
+  let index = 0;
   for (const key in options) {
-    if (known?.has(key) === false) unknownKey(call, key, known);
+    // Looked up only where it is not what stood here the last time.
+    if (known !== undefined && known.recent[index] !== key) {
+      if (!known.has(key)) unknownKey(call, key, known);
+      known.recent[index] = key;
+    }
+    index++;
     if ((options as Record<string, unknown>)[key] === undefined)
       fail({ call, option: key, problem: 'is there, but undefined', expected: 'give a value, or leave the key out' });
   }
 }
 
 function unknownKey(call: string, key: string, known: Iterable<string>): never {
-  const near = nearest(key, known);
-  return fail({
-    call,
-    problem: `there is no option ${show(key)}`,
-    expected: near === undefined ? `it takes ${[...known].join(', ')}` : `did you mean ${show(near)}?`,
-  });
+  return fail({ call, problem: `there is no option ${show(key)}`, expected: suggest(key, known) });
 }
 
 /** The option was left out. */

@@ -1,6 +1,6 @@
 import { pictureSize, type Frame, type Item, type StrokePaint } from '../canvas/frame.ts';
 import { drawnApart, walk } from '../canvas/painter-order.ts';
-import { inverse, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
+import { inverse, multiply, scaling, translation, type Matrix } from '../geometry/matrix.ts';
 import {
   arc,
   close,
@@ -20,6 +20,10 @@ import type { ImageFill, Paint } from '../paint/paint.ts';
 import { fade } from '../raster/pixels.ts';
 import { contextOf, drawImage, styleOf } from './canvas2d-paint.ts';
 
+/** How much larger small letters are drawn first, and how many pixels they may cover for that. */
+const fineness = 4;
+const mostFinePixels = 250_000;
+
 /**
  * Draws frames on a page's canvas element. Each item comes with its own resolved transform and paint; the context's
  * own state stack is not used.
@@ -28,6 +32,8 @@ export class Canvas2dSurface {
   private readonly context: CanvasRenderingContext2D;
   /** Canvases for what is drawn apart, to be used again. */
   private spare: CanvasRenderingContext2D[] = [];
+  /** Where small letters are drawn large. */
+  private fine: CanvasRenderingContext2D | undefined;
   private empty = true;
 
   constructor(readonly element: HTMLCanvasElement) {
@@ -100,10 +106,13 @@ export class Canvas2dSurface {
   }
 
   private paintItem(context: CanvasRenderingContext2D, item: Item, matrix: Matrix): void {
-    const { fill, stroke } = item;
+    let { fill } = item;
+    const { stroke } = item;
     context.setTransform(...matrix);
     if (typeof fill === 'object' && fill.type === 'image') drawImage(context, fill as ImageFill, matrix);
     context.beginPath();
+    if (typeof fill === 'number' && item.text !== undefined && this.fillFinely(context, item, fill, matrix))
+      fill = undefined;
     tracePath(context, item.path);
     if (fill !== undefined && !(typeof fill === 'object' && fill.type === 'image')) {
       // The outline is traced already: from here on the transform is that of the paint.
@@ -113,6 +122,31 @@ export class Canvas2dSurface {
       context.fill(item.fillRule);
     }
     if (stroke !== undefined && stroke.width > 0) this.strokeItem(context, item, stroke, matrix);
+  }
+
+  /**
+   * Fills small letters at four times the size and lays them down made smaller: browsers smooth the edges of outlines
+   * to a quarter of a pixel only, which in letters can be seen. Says whether it did, as large ones are fine as they are.
+   */
+  private fillFinely(context: CanvasRenderingContext2D, item: Item, fill: number, matrix: Matrix): boolean {
+    const box = pathBox(item.path, matrix);
+    const [left, top] = [Math.floor(box.left) - 1, Math.floor(box.top) - 1];
+    const [width, height] = [Math.ceil(box.right) + 1 - left, Math.ceil(box.bottom) + 1 - top];
+    if (!(width * height <= mostFinePixels)) return false;
+    const fine = (this.fine ??= contextOf(this.element.ownerDocument.createElement('canvas')));
+    fine.canvas.width = width * fineness;
+    fine.canvas.height = height * fineness;
+    fine.setTransform(...multiply(multiply(scaling(fineness, fineness), translation(-left, -top)), matrix));
+    fine.beginPath();
+    tracePath(fine, item.path);
+    fine.fillStyle = styleOf(fine, fill, matrix);
+    fine.fill(item.fillRule);
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    context.imageSmoothingEnabled = true;
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(fine.canvas, left, top, width, height);
+    context.setTransform(...matrix);
+    return true;
   }
 
   private strokeItem(context: CanvasRenderingContext2D, item: Item, stroke: StrokePaint, matrix: Matrix): void {

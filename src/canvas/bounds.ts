@@ -1,4 +1,4 @@
-import { fail, nearest, show } from '../error.ts';
+import { fail, suggest } from '../error.ts';
 import type { Box } from '../geometry/box.ts';
 import { pathBox } from '../geometry/path.ts';
 import { checkKeys, optionsObject } from '../options.ts';
@@ -33,15 +33,12 @@ export function boundsOf(kind: string | object, options: ShapeOptions): Box {
 function readKind(kind: string | object): ShapeKind<object> {
   if (typeof kind === 'string' && kind in shapes) return shapes[kind as keyof Shapes] as ShapeKind<object>;
   if (isOwnShape(kind)) return kind as ShapeKind<object>;
-  const near = typeof kind === 'string' ? nearest(kind, Object.keys(shapes)) : undefined;
+  const names = Object.keys(shapes);
   return fail({
     call: 'boundsOf',
     option: 'kind',
     value: kind,
     problem: 'is not a shape',
-    expected:
-      near === undefined
-        ? `expected one of ${Object.keys(shapes).join(', ')}, or what defineShape gives`
-        : `did you mean ${show(near)}?`,
+    expected: suggest(kind, names),
   });
 }

@@ -19,6 +19,7 @@ import {
   checkKeys,
   finite,
   oneOf,
+  OptionNames,
   optionsObject,
   pair,
   point,
@@ -89,7 +90,7 @@ export interface GroupOptions extends StyleOptions, TextStyleOptions, AboutOptio
 }
 
 const shapeKeys = [...styleKeys, 'rotate', 'scale', 'label', 'layer'] as const;
-const setOf = (...keys: string[]): ReadonlySet<string> => new Set(keys);
+const setOf = (...keys: string[]): OptionNames => new OptionNames(keys);
 const styleSet = setOf(...styleKeys, ...textStyleKeys);
 const aboutSet = setOf('about');
 const textSet = setOf(...textKeys, ...shapeKeys);
@@ -100,8 +101,8 @@ const groupSet = setOf(
 ); // prettier-ignore
 
 /** The option names that a kind of shape knows, made once a kind; undefined where any may be right. */
-const knownByKind = new Map<object, ReadonlySet<string> | undefined>();
-export function knownOptions(kind: Pick<ShapeKind<never>, 'keys'>): ReadonlySet<string> | undefined {
+const knownByKind = new Map<object, OptionNames | undefined>();
+export function knownOptions(kind: Pick<ShapeKind<never>, 'keys'>): OptionNames | undefined {
   let known = knownByKind.get(kind);
   if (known === undefined && kind.keys !== undefined)
     knownByKind.set(kind, (known = setOf(...kind.keys, ...shapeKeys)));
@@ -286,12 +287,9 @@ export class Canvas {
       if (axes.length > 0) this.put(call, { path: axes, inside: false }, given);
       this.styleInForce = { ...this.styleInForce, strokeFrom: 'none' };
       for (const { at, axis, text } of numbers) {
-        const down = this.around.up ? -3 : 3;
-        const beside = axis === 'x' ? { anchor: 'top-left', dx: 3, dy: down } : { anchor: 'left', dx: 4, dy: 0 };
-        const place = {
-          at: [at[0] + beside.dx * unit, at[1] + beside.dy * unit] as Pair,
-          anchor: beside.anchor as TextAnchor,
-        };
+        const [dx, dy] = axis === 'x' ? [3, this.around.up ? -3 : 3] : [4, 0];
+        const anchor: TextAnchor = axis === 'x' ? 'top-left' : 'left';
+        const place = { at: [at[0] + dx * unit, at[1] + dy * unit] as const, anchor };
         const outline = textOutline(text, place, { ...initialTextStyle, size: 11 * unit }, this.around);
         this.put(call, outline, { ...given, stroke: 'none' }, undefined, text);
       }

@@ -1,6 +1,6 @@
 import type { Cap, Join } from '../geometry/stroke.ts';
 import { fail } from '../error.ts';
-import { checkKeys, finite, notNegative, oneOf, within } from '../options.ts';
+import { checkKeys, finite, notNegative, oneOf, OptionNames, within } from '../options.ts';
 import { pack } from '../paint/color.ts';
 import { blendModes, type BlendMode } from '../paint/blend.ts';
 import { readPaint, type Paint, type PaintLike } from '../paint/paint.ts';
@@ -51,7 +51,7 @@ export const initialStyle: Style = {
 };
 
 export const styleKeys = ['fill', 'stroke', 'opacity', 'blend'] as const;
-const strokeKeys: ReadonlySet<string> = new Set(['color', 'width', 'cap', 'join', 'miterLimit', 'dash', 'dashOffset']);
+const strokeKeys = new OptionNames(['color', 'width', 'cap', 'join', 'miterLimit', 'dash', 'dashOffset']);
 const caps = ['butt', 'round', 'square'] as const;
 const joins = ['miter', 'round', 'bevel'] as const;
 

@@ -5,6 +5,7 @@ import {
   checkKeys,
   finite,
   notNegative,
+  OptionNames,
   optionsObject,
   pair,
   point,
@@ -55,7 +56,7 @@ export interface Random {
   stream(key: string | number): Random;
 }
 
-const colorKeys: ReadonlySet<string> = new Set(['hue', 'saturation', 'lightness', 'alpha']);
+const colorKeys = new OptionNames(['hue', 'saturation', 'lightness', 'alpha']);
 
 /** Chance from a seed: any finite number or text. */
 export function createRandom(seed: string | number): Random {

@@ -66,6 +66,7 @@ const cacheLimit = 1 << 17;
 
 /** As {@link readColor}, packed, and quick for text that was read before: sketches name the same colours every frame. */
 export function readPacked(call: string, option: string, value: unknown): PackedColor {
+  if (value instanceof Color) return value.packed;
   if (typeof value !== 'string') return readColor(call, option, value).packed;
   const known = packedByText.get(value);
   if (known !== undefined) return known;
@@ -103,7 +104,7 @@ function colorHint(value: unknown): string {
     const near = nearest(value.trim(), [...Object.keys(colorsNamed), 'transparent']);
     if (near !== undefined) return `did you mean ${show(near)}?`;
   }
-  return 'expected a CSS colour: "teal", "#0f2a3d", "rgb(15 42 61 / 50%)", "oklch(70% 0.1 220)"';
+  return 'expected a CSS colour: "teal", "#0f2a3d", "rgb(15 42 61 / 50%)"';
 }
 
 /** A colour by red, green and blue from 0 to 255, and alpha from 0 to 1. */

@@ -1,6 +1,6 @@
 import type { Box } from '../geometry/box.ts';
 import type { Matrix } from '../geometry/matrix.ts';
-import { checkKeys, finite, notNegative, oneOf, point, type Pair, type Point } from '../options.ts';
+import { checkKeys, finite, notNegative, oneOf, OptionNames, point, type Pair, type Point } from '../options.ts';
 import { readStops, type PackedColor, type Stop } from './color.ts';
 
 /** Where a gradient's points are: in the units in force where the shape is drawn, or in fractions of the shape's box. */
@@ -53,9 +53,9 @@ interface SpreadOptions {
 }
 
 const common = ['stops', 'units'] as const;
-const linearKeys: ReadonlySet<string> = new Set([...common, 'spread', 'from', 'to']);
-const radialKeys: ReadonlySet<string> = new Set([...common, 'spread', 'at', 'radius', 'focus']);
-const conicKeys: ReadonlySet<string> = new Set([...common, 'at', 'start']);
+const linearKeys = new OptionNames([...common, 'spread', 'from', 'to']);
+const radialKeys = new OptionNames([...common, 'spread', 'at', 'radius', 'focus']);
+const conicKeys = new OptionNames([...common, 'at', 'start']);
 
 /** A gradient along a line. */
 export function linearGradient(options: CommonOptions & SpreadOptions & { from: Point; to: Point }): LinearGradient {

@@ -1,6 +1,6 @@
 import type { Matrix } from '../geometry/matrix.ts';
 import { fail, nearest } from '../error.ts';
-import { readPacked, type ColorLike, type PackedColor } from './color.ts';
+import { Color, readPacked, type ColorLike, type PackedColor } from './color.ts';
 import { isGradient, type Gradient } from './gradient.ts';
 import { isPattern, type Pattern, type Picture } from './picture.ts';
 
@@ -27,6 +27,8 @@ export type PaintLike = ColorLike | Gradient | Pattern | 'none';
 /** Reads a fill or a stroke's colour; undefined is "none". */
 export function readPaint(call: string, option: string, value: unknown): Paint | undefined {
   if (value === 'none') return undefined;
+  // Colours first: they are by far the most, and cheapest to tell.
+  if (typeof value === 'string' || value instanceof Color) return readPacked(call, option, value);
   if (isGradient(value) || isPattern(value)) return value;
   if (typeof value === 'object' && value !== null && 'stops' in value) unmade(call, option, value);
   return readPacked(call, option, value);

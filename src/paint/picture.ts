@@ -1,6 +1,6 @@
 import { fail } from '../error.ts';
 import { apply, inverse, multiply, rotation, scaling, translation, type Matrix } from '../geometry/matrix.ts';
-import { checkKeys, finite, flag, lengths, point, whole, type Pair, type Point } from '../options.ts';
+import { checkKeys, finite, flag, lengths, OptionNames, point, whole, type Pair, type Point } from '../options.ts';
 import { Color, readColor, type ColorLike } from './color.ts';
 
 /**
@@ -60,7 +60,7 @@ export function readPicture(call: string, value: unknown): Picture {
     option: 'picture',
     value,
     problem: 'is not a picture',
-    expected: 'expected one of assets (asset.image) or what picture(width, height, paint) gives',
+    expected: 'expected one of assets, or what picture(…) gives',
   });
 }
 
@@ -84,7 +84,7 @@ export interface PatternOptions {
   smooth?: boolean;
 }
 
-const patternKeys: ReadonlySet<string> = new Set(['size', 'rotate', 'at', 'smooth']);
+const patternKeys = new OptionNames(['size', 'rotate', 'at', 'smooth']);
 const patterns = new WeakSet<object>();
 
 /** A picture as a paint, in tiles. */

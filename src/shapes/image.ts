@@ -1,7 +1,7 @@
 import { rectPath } from '../geometry/path.ts';
 import { multiply, scaling, translation } from '../geometry/matrix.ts';
 import { fail } from '../error.ts';
-import { checkKeys, flag, optionsObject, point, type Point } from '../options.ts';
+import { checkKeys, flag, OptionNames, optionsObject, point, type Point } from '../options.ts';
 import type { ImageFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
 import { boxKeys, placeBox, readSize, type BoxOptions } from './place.ts';
@@ -16,7 +16,7 @@ export interface ImageOptions extends BoxOptions {
 }
 
 export const imageKeys = [...boxKeys, 'crop', 'smooth'] as const;
-const cropKeys: ReadonlySet<string> = new Set(['from', 'to']);
+const cropKeys = new OptionNames(['from', 'to']);
 const call = 'image';
 
 /** The box of an image, and the picture that fills it. */
@@ -54,23 +54,14 @@ function readCrop(picture: Picture, crop: NonNullable<ImageOptions['crop']>): Im
   const [x1, y1] = point(call, 'crop to', crop.to);
   const box = { x: Math.min(x0, x1), y: Math.min(y0, y1), width: Math.abs(x1 - x0), height: Math.abs(y1 - y0) };
   const { width, height } = picture;
-  if (box.width < 1 || box.height < 1)
+  const whole = Object.values(box).every(Number.isInteger) && box.width > 0 && box.height > 0;
+  if (!whole || box.x < 0 || box.y < 0 || box.x + box.width > width || box.y + box.height > height)
     fail({
       call,
       option: 'crop',
       value: crop,
-      problem: 'holds no pixel',
-      expected: 'expected two opposite corners, a pixel apart or more',
+      problem: 'is not a part of the picture',
+      expected: `expected two opposite corners, in whole pixels, within ${width} × ${height}`,
     });
-  if (box.x < 0 || box.y < 0 || box.x + box.width > width || box.y + box.height > height)
-    fail({
-      call,
-      option: 'crop',
-      value: crop,
-      problem: 'reaches outside the picture',
-      expected: `expected points within ${width} × ${height}`,
-    });
-  if (![box.x, box.y, box.width, box.height].every(Number.isInteger))
-    fail({ call, option: 'crop', value: crop, problem: 'cuts through pixels', expected: 'expected whole numbers' });
   return box;
 }

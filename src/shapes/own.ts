@@ -1,7 +1,7 @@
 import { fail } from '../error.ts';
 import { PathBuilder } from '../geometry/path-builder.ts';
 import { isClosedPath, movePath, pathBox } from '../geometry/path.ts';
-import { callable, checkKeys, optionsObject, point } from '../options.ts';
+import { callable, checkKeys, OptionNames, optionsObject, point } from '../options.ts';
 import { readAnchor, type Anchor, type PinOptions } from './place.ts';
 import type { ShapeKind } from './kind.ts';
 
@@ -17,7 +17,7 @@ export interface ShapeDefinition<Options extends object> {
   anchor?: Anchor;
 }
 
-const definitionKeys: ReadonlySet<string> = new Set(['name', 'defaults', 'outline', 'anchor']);
+const definitionKeys = new OptionNames(['name', 'defaults', 'outline', 'anchor']);
 const made = new WeakSet<object>();
 
 /** A kind of shape, for `canvas.shape` and `boundsOf`. */

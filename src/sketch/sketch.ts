@@ -2,7 +2,18 @@ import type { Canvas } from '../canvas/canvas.ts';
 import { makeView, type ViewBox, type ViewOptions, type YAxis } from '../canvas/view.ts';
 import type { Random } from '../chance/random.ts';
 import { fail } from '../error.ts';
-import { callable, checkKeys, flag, missing, notNegative, oneOf, optionsObject, whole, within } from '../options.ts';
+import {
+  callable,
+  checkKeys,
+  flag,
+  missing,
+  notNegative,
+  oneOf,
+  OptionNames,
+  optionsObject,
+  whole,
+  within,
+} from '../options.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import type { AssetMap, AssetValues } from './assets.ts';
 
@@ -87,10 +98,10 @@ export interface Sketch {
   readonly paint: (canvas: Canvas, moment: Moment, state: unknown) => void;
 }
 
-const sketchKeys: ReadonlySet<string> = new Set([
+const sketchKeys = new OptionNames([
   'title', 'canvas', 'frameRate', 'duration', 'repeat', 'still', 'carry', 'seed', 'assets', 'start', 'step', 'paint',
 ]); // prettier-ignore
-const canvasKeys: ReadonlySet<string> = new Set([
+const canvasKeys = new OptionNames([
   'width',
   'height',
   'background',

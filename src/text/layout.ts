@@ -1,7 +1,7 @@
 import type { Box } from '../geometry/box.ts';
 import { commandLength, pathBox, type Path } from '../geometry/path.ts';
 import { fail } from '../error.ts';
-import { checkKeys, notNegative, oneOf, point, type Pair, type Point } from '../options.ts';
+import { checkKeys, notNegative, oneOf, OptionNames, point, type Pair, type Point } from '../options.ts';
 import type { Outline, Surroundings } from '../shapes/kind.ts';
 import { readAnchor, type Anchor } from '../shapes/place.ts';
 import { defaultFont, type Font } from './font.ts';
@@ -32,7 +32,7 @@ export interface TextMeasure {
 }
 
 export const textKeys = ['at', 'anchor', 'maxWidth', ...textStyleKeys] as const;
-const measureKeys: ReadonlySet<string> = new Set(textKeys);
+const measureKeys = new OptionNames(textKeys);
 
 /**
  * The size of a text as it would be drawn. The box runs from the cap height of the first line to the baseline of the
@@ -69,7 +69,7 @@ function layOut(call: string, string: unknown, options: TextOptions, style: Text
       option: 'string',
       value: string,
       problem: 'is not text',
-      expected: "expected text or a number first, then options: text('12', { at: [x, y] })",
+      expected: 'expected text or a number first, then options',
     });
   const pin = point(call, 'at', options.at);
   const font = style.font === 'default' ? defaultFont(style.weight) : style.font;

@@ -65,7 +65,7 @@ function readFont(call: string, font: unknown): Font | 'default' {
     option: 'font',
     value: typeof font === 'object' ? 'object' : font,
     problem: 'is not a font',
-    expected: "expected one of assets (asset.font), or 'default': fonts by name look different on every machine",
+    expected: "expected one of assets (asset.font), or 'default'",
   });
 }
 

@@ -1,0 +1,34 @@
+// What a sketch without text costs a page: a user's Vite build of the core, canvas2d and mount.
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { build } from 'vite';
+import { row } from './report.mjs';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'juggle-bench-'));
+writeFileSync(path.join(folder, 'index.html'), '<div id="stage"></div><script type="module" src="./main.js"></script>');
+writeFileSync(
+  path.join(folder, 'main.js'),
+  `import { defineSketch } from 'frame-juggler';
+import { mount } from 'frame-juggler/browser';
+mount(defineSketch({ paint: (canvas) => canvas.circle({ at: [320, 180], radius: 80, fill: 'crimson' }) }), '#stage');
+`,
+);
+const dist = path.resolve('dist');
+const { output } = await build({
+  root: folder,
+  configFile: false,
+  logLevel: 'error',
+  build: { write: false },
+  resolve: { alias: { 'frame-juggler/browser': `${dist}/browser/index.js`, 'frame-juggler': `${dist}/index.js` } },
+});
+console.log('A page with one sketch, built with Vite, minified and gzipped');
+const kb = (chunk) => `${(gzipSync(chunk.code).length / 1000).toFixed(2)} kB`;
+for (const chunk of output.filter(({ type }) => type === 'chunk'))
+  row(
+    `  ${chunk.isEntry ? 'the page' : `only with text or files: ${chunk.name}`}`,
+    kb(chunk),
+    chunk.isEntry ? 'under 30 kB' : '',
+  );
+rmSync(folder, { recursive: true });
