@@ -5,21 +5,18 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { execFileSync } from 'node:child_process';
 import { chromium } from 'playwright-core';
+import { createServer } from 'vite';
 
 const juggle = path.resolve('dist/cli/juggle.js');
 const shot = (name) => path.resolve('docs/screenshots', `${name}.png`);
 
-execFileSync(process.execPath, [
-  juggle,
-  'render',
-  'examples/pellan-quay/quay.ts',
-  '-o',
-  shot('demo'),
-  '--at',
-  '5.6',
-  '--density',
-  '1.3',
-]);
+const render = (sketch, name, ...options) =>
+  execFileSync(process.execPath, [juggle, 'render', `examples/${sketch}.ts`, '-o', shot(name), ...options]);
+render('pellan-quay/quay', 'demo', '--at', '5.6', '--density', '1.3');
+render('shapes/shapes', 'shapes', '--density', '1.3');
+render('lighthouse/lighthouse', 'lighthouse', '--at', '1.2', '--density', '1.3');
+render('harbour-chart/chart', 'harbour-chart', '--density', '1.3');
+render('signal-flags/flags', 'signal-flags', '--at', '1.2', '--density', '1.3');
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-shots-'));
 cpSync('examples/pellan-quay', folder, { recursive: true });
@@ -41,6 +38,21 @@ writeFileSync(
 );
 await page.waitForSelector('#failure:not([hidden])');
 await page.screenshot({ path: shot('play-error') });
-await browser.close();
 viewer.kill();
+
+const site = await createServer({
+  configFile: path.resolve('examples/page/vite.config.js'),
+  root: 'examples/page',
+  logLevel: 'error',
+  server: { port: 0 },
+});
+await site.listen();
+await page.goto(site.resolvedUrls.local[0]);
+await page.waitForFunction(
+  () => document.querySelectorAll('canvas').length === 4 && document.fonts.status === 'loaded',
+);
+await page.waitForTimeout(3000);
+await page.screenshot({ path: shot('page') });
+await site.close();
+await browser.close();
 rmSync(folder, { recursive: true });

@@ -27,9 +27,7 @@ export type OwnShape<Options extends object> = ShapeKind<Partial<Options> & PinO
  * Makes a kind of shape: drawn with `canvas.shape(kind, { at, … })`, and styled, turned and explained like any other.
  * It is filled where its outline has a part that closes.
  */
-export function defineShape<Options extends object = Record<string, never>>(
-  definition: ShapeDefinition<Options>,
-): OwnShape<Options> {
+export function defineShape<Options extends object = object>(definition: ShapeDefinition<Options>): OwnShape<Options> {
   const call = 'defineShape';
   optionsObject(call, definition, "{ name: 'bollard', outline(options, path) { … } }");
   checkKeys(call, definition, definitionKeys);

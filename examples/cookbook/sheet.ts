@@ -1,0 +1,34 @@
+/*
+ * The pictures of all recipes, as `juggle render` made them, on one sheet: `npm run cookbook` makes it.
+ */
+import { asset, defineSketch } from 'frame-juggler';
+import { recipes } from './recipes.ts';
+
+const columns = 4;
+const [width, height] = [320, 236];
+const names = Object.keys(recipes);
+
+export default defineSketch({
+  title: 'The cookbook',
+  canvas: { width: columns * width, height: Math.ceil(names.length / columns) * height, background: '#e4dcc8' },
+  still: true,
+  assets: Object.fromEntries(
+    names.map((_, i) => [`recipe${i}`, asset.image(new URL(`./out/${i}.png`, import.meta.url))]),
+  ),
+  paint(canvas, { assets }) {
+    names.forEach((name, index) => {
+      const at = [(index % columns) * width, Math.floor(index / columns) * height] as const;
+      canvas.group({ translate: at }, () => {
+        canvas.text(`${index + 1}. ${name}`, {
+          at: [10, 19],
+          anchor: 'left',
+          size: 14,
+          maxWidth: width - 20,
+          lineHeight: 1,
+          fill: '#14324a',
+        });
+        canvas.image(assets[`recipe${index}`], { from: [10, 38], to: [310, 225.5] });
+      });
+    });
+  },
+});
