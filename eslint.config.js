@@ -13,7 +13,7 @@ const arrows = {
   shapes: ['geometry', 'paint'],
   text: ['geometry', 'shapes'],
   canvas: ['geometry', 'paint', 'shapes', 'text'],
-  motion: [],
+  motion: ['paint'],
   chance: ['paint'],
   raster: ['geometry', 'paint', 'canvas'],
   sketch: ['geometry', 'paint', 'canvas', 'motion', 'chance', 'raster', 'text'],

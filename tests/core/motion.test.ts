@@ -1,0 +1,160 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  clamp,
+  cycle,
+  easing,
+  keyframes,
+  mix,
+  remap,
+  rgb,
+  smoothstep,
+  spring,
+  swing,
+  wrap,
+  zigzag,
+} from '../../src/index.ts';
+import { errorOf } from '../helpers.ts';
+
+const unit = fc.double({ min: 0, max: 1, noNaN: true });
+const at = (curve: (t: number) => number, ...moments: number[]): number[] =>
+  moments.map((t) => Number(curve(t).toFixed(4)));
+
+describe('cycles', () => {
+  test('come back after their period, and keep to their range', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -50, max: 50, noNaN: true }),
+        fc.double({ min: 0.1, max: 9, noNaN: true }),
+        (seconds, period) => {
+          for (const move of [swing, zigzag]) {
+            const value = move(seconds, period, 2, 5);
+            expect(value >= 2 && value <= 5).toBe(true);
+            expect(move(seconds + period, period, 2, 5)).toBeCloseTo(value, 6);
+          }
+          const turn = cycle(seconds, period);
+          expect(turn >= 0 && turn < 1).toBe(true);
+        },
+      ),
+    );
+    expect(at((t) => zigzag(t, 4, 0, 10), 0, 1, 2, 3)).toEqual([0, 5, 10, 5]);
+    expect(at((t) => swing(t, 4, -1, 1), 0, 1, 2, 3)).toEqual([0, 1, 0, -1]);
+  });
+
+  test('numbers are wrapped, clamped, mixed and mapped', () => {
+    expect([wrap(-1, 0, 10), wrap(25, 0, 10), wrap(10, 0, 10)]).toEqual([9, 5, 0]);
+    expect([clamp(-1, 0, 10), clamp(11, 0, 10), mix(10, 20, 0.25), remap(5, 0, 10, 100, 0)]).toEqual([0, 10, 12.5, 50]);
+    expect(at((t) => smoothstep(0, 1, t), -1, 0.25, 0.5, 2)).toEqual([0, 0.1563, 0.5, 1]);
+  });
+});
+
+describe('easing', () => {
+  test('every name begins at 0 and ends at 1', () => {
+    const families = ['sine', 'quad', 'cubic', 'quart', 'quint', 'expo', 'circ', 'back', 'elastic', 'bounce'];
+    const names = [
+      'linear',
+      'ease',
+      'ease-in',
+      'ease-out',
+      'ease-in-out',
+      ...families.flatMap((name) => ['in', 'out', 'in-out'].map((way) => `${name}-${way}`)),
+    ];
+    for (const name of names) {
+      expect(easing(name)(0)).toBeCloseTo(0, 6);
+      expect(easing(name)(1)).toBeCloseTo(1, 6);
+    }
+    for (const name of families)
+      fc.assert(
+        fc.property(unit, (t) => expect(easing(`${name}-in`)(t)).toBeCloseTo(1 - easing(`${name}-out`)(1 - t), 6)),
+      );
+  });
+
+  test('CSS syntax gives CSS values', () => {
+    expect(at(easing('steps(4, jump-none)'), 0, 0.24, 0.25, 0.8, 1)).toEqual([0, 0, 0.3333, 1, 1]);
+    expect(at(easing('steps(2, start)'), 0, 0.49, 0.5)).toEqual([0.5, 0.5, 1]);
+    expect(at(easing('steps(2, jump-both)'), 0, 0.5, 1)).toEqual([0.3333, 0.6667, 1]);
+    expect(at(easing('linear(0, 0.5 20% 40%, 1)'), 0.1, 0.3, 0.7, 1)).toEqual([0.25, 0.5, 0.75, 1]);
+    expect(at(easing('linear(0, 1, 0)'), 0.25, 0.5, 0.75)).toEqual([0.5, 1, 0.5]);
+    expect(easing('cubic-bezier(0, 0, 1, 1)')(0.3)).toBeCloseTo(0.3, 6);
+    expect(easing('cubic-bezier(0.3, -0.6, 0.7, 1.6)')(0.2)).toBeLessThan(0);
+  });
+
+  test('what cannot be read is said', () => {
+    expect(errorOf(() => easing('ease-inout'))).toBe(
+      'easing: "ease-inout" is not an easing; did you mean "ease-in-out"?',
+    );
+    for (const wrong of ['steps(0)', 'steps(1, jump-none)', 'cubic-bezier(2, 0, 0, 1)', 'linear(1)', 'linear(0, x)'])
+      expect(errorOf(() => easing(wrong))).toMatch('expected');
+  });
+});
+
+describe('keyframes', () => {
+  test('lead through numbers, points and colours, evenly or by offsets', () => {
+    expect(at(keyframes([0, 10, 0], { duration: 2 }), -1, 0.5, 1, 1.5, 9)).toEqual([0, 5, 10, 5, 0]);
+    expect(keyframes([[0, 0], [10, 20]], { duration: 1 })(0.5)).toEqual([5, 10]); // prettier-ignore
+    expect(keyframes(['black', { value: 'white', offset: 0.5 }, rgb(255, 0, 0)], { duration: 4 })(2).toString()).toBe(
+      '#ffffff',
+    );
+    expect(
+      at(
+        keyframes([{ value: 0, easing: 'step-end' }, { value: 8, offset: 0.25 }, 0], { duration: 1 }),
+        0.2,
+        0.25,
+        0.625,
+      ),
+    ).toEqual([0, 8, 4]);
+  });
+
+  test('angles go the shorter way round when told', () => {
+    expect(at(keyframes([350, 10], { duration: 1, angles: true }), 0.5, 1)).toEqual([360, 370]);
+    expect(at(keyframes([350, 10], { duration: 1 }), 0.5)).toEqual([180]);
+  });
+
+  test('delay, iterations and direction are those of Web Animations', () => {
+    const run = (timing: object, ...moments: number[]): (number | undefined)[] =>
+      moments.map((t) => keyframes([0, 100], { duration: 1, ...timing })(t));
+    expect(run({ delay: 2 }, 1, 2.5, 4)).toEqual([0, 50, 100]);
+    expect(run({ iterations: 2.5 }, 0.5, 1.25, 2.5, 9)).toEqual([50, 25, 50, 50]);
+    expect(run({ iterations: 2 }, 1, 2)).toEqual([0, 100]);
+    expect(run({ iterations: Infinity, direction: 'alternate' }, 0.25, 1.25, 2.25)).toEqual([25, 75, 25]);
+    expect(run({ iterations: 2, direction: 'alternate' }, 2)).toEqual([0]);
+    expect(run({ iterations: 2, direction: 'alternate-reverse' }, 0.25, 1.25)).toEqual([75, 25]);
+    expect(run({ direction: 'reverse' }, 0, 0.25, 1)).toEqual([100, 75, 0]);
+    expect(run({ fill: 'none' }, -1, 0.5, 1)).toEqual([undefined, 50, undefined]);
+    expect(run({ fill: 'forwards' }, -1, 2)).toEqual([undefined, 100]);
+    expect(run({ easing: 'back-out' }, 0.5).every((value) => (value as number) > 100)).toBe(true);
+  });
+
+  test('mistakes are named', () => {
+    expect(errorOf(() => keyframes([0, 'red'] as never, { duration: 1 }))).toMatch(
+      'all numbers, all points or all colours',
+    );
+    expect(errorOf(() => keyframes([], { duration: 1 }))).toMatch('holds no keyframes');
+    expect(errorOf(() => keyframes([0, 1], { durration: 1 } as never))).toMatch('did you mean "duration"?');
+  });
+});
+
+describe('a spring', () => {
+  test('begins where it is told, obeys its equation at every moment, and comes to rest', () => {
+    const positive = fc.double({ min: 0.5, max: 200, noNaN: true });
+    fc.assert(
+      fc.property(
+        positive,
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0.05, max: 2, noNaN: true }),
+        (stiffness, damping, t) => {
+          const move = spring({ from: 3, to: 10, stiffness, damping, velocity: 4 });
+          const h = 1e-4;
+          const [before, now, after] = [move(t - h), move(t), move(t + h)];
+          const [speed, force] = [(after - before) / (2 * h), (after - 2 * now + before) / (h * h)];
+          const scale = stiffness * 20 + damping * 50 + 1;
+          expect(Math.abs(force + damping * speed + stiffness * (now - 10)) / scale).toBeLessThan(1e-2);
+        },
+      ),
+    );
+    expect(spring({ from: 3 })(0)).toBeCloseTo(3, 9);
+    expect(spring({ from: 3 })(-5)).toBeCloseTo(3, 9);
+    expect(spring()(20)).toBeCloseTo(1, 6);
+    expect(spring({ stiffness: 100, damping: 20 })(30)).toBeCloseTo(1, 9);
+  });
+});
