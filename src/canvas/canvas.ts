@@ -29,7 +29,7 @@ import {
 } from '../options.ts';
 import { blendModes } from '../paint/blend.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
-import type { ImageFill } from '../paint/paint.ts';
+import { readPaint, type ImageFill, type Paint } from '../paint/paint.ts';
 import type { Picture } from '../paint/picture.ts';
 import type { ArcOptions } from '../shapes/arc.ts';
 import type { CircleOptions } from '../shapes/circle.ts';
@@ -502,23 +502,29 @@ export class Canvas {
 
   /** Adds an item: an outline with the transform and the style in force and the shape's own. */
   private put(call: string, outline: Outline, options: ShapeOptions, image?: ImageFill, text?: string): void {
-    const style = restyle(call, this.styleInForce, options);
+    // A fill alone is by far the most common style of a shape's own: no new style is made for it.
+    const { fill, label, layer } = options;
+    const filled = options.stroke === undefined && options.opacity === undefined && options.blend === undefined;
+    const style = filled ? this.styleInForce : restyle(call, this.styleInForce, options);
+    const paint = filled && fill !== undefined ? readPaint(call, 'fill', fill) : style.fill;
     const own = ownTransform(call, options, outline, this.around);
-    this.items.push({
+    const item: Item = {
       shape: call,
       path: outline.path,
       transform: own === undefined ? this.transformInForce : multiply(this.transformInForce, own),
-      fill: image ?? (outline.inside ? style.fill : undefined),
+      fill: image ?? (outline.inside ? paint : undefined),
       fillRule: outline.fillRule ?? 'nonzero',
-      stroke: itemStroke(style, outline.inside),
+      stroke: itemStroke(style, paint, outline.inside),
       opacity: style.opacity,
       blend: style.blend,
-      text,
-      label: options.label === undefined ? undefined : readLabel(call, options.label),
-      layer: options.layer === undefined ? this.layer : this.readLayer(call, options.layer),
-      group: this.group_,
-      source: this.setup.trace === true ? sketchLine(new Error().stack) : undefined,
-    });
+    };
+    if (layer !== undefined || this.layer !== 0)
+      item.layer = layer === undefined ? this.layer : this.readLayer(call, layer);
+    if (this.group_ !== undefined) item.group = this.group_;
+    if (label !== undefined) item.label = readLabel(call, label);
+    if (text !== undefined) item.text = text;
+    if (this.setup.trace === true) item.source = sketchLine(new Error().stack);
+    this.items.push(item);
   }
 
   private readLayer(call: string, layer: unknown): number {
@@ -556,11 +562,10 @@ function boxPin(call: string, anchor: Anchor | undefined, outline: Outline, arou
   return [left + ax * (right - left), top + ay * (bottom - top)];
 }
 
-function itemStroke(style: Style, inside: boolean): StrokePaint | undefined {
+function itemStroke(style: Style, fill: Paint | undefined, inside: boolean): StrokePaint | undefined {
   if (style.strokeFrom === 'paint') return style.stroke;
-  if (style.strokeFrom === 'none' || inside || style.fill === undefined) return undefined;
-  const { width, cap, join, miterLimit, dash, dashOffset } = style.stroke;
-  return { paint: style.fill, width, cap, join, miterLimit, dash, dashOffset };
+  if (style.strokeFrom === 'none' || inside || fill === undefined) return undefined;
+  return { ...style.stroke, paint: fill };
 }
 
 function readLabel(call: string, label: unknown): string {

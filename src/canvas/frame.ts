@@ -43,14 +43,15 @@ export interface Item {
   /** From 0 to 1, for fill and stroke together as one picture. */
   readonly opacity: number;
   readonly blend: BlendMode;
+  // What few items have is left out of the others: frames of very many shapes stay small.
+  /** Painter's order among its neighbours: a higher layer is painted later; 0 where it is left out. */
+  layer?: number;
+  group?: Group;
+  label?: string;
   /** What a text says, where the item is one. */
-  readonly text: string | undefined;
-  readonly label: string | undefined;
-  /** Painter's order among its neighbours: a higher layer is painted later. */
-  readonly layer: number;
-  readonly group: Group | undefined;
+  text?: string;
   /** The sketch's line that drew it, where the frame was painted with tracing on. */
-  readonly source: SourceLine | undefined;
+  source?: SourceLine | undefined;
 }
 
 /**

@@ -17,7 +17,7 @@ export function sortLayers(items: readonly Item[]): Item[] {
     }
     return entries;
   };
-  for (const item of items) entriesOf(item.group).push({ layer: item.layer, item });
+  for (const item of items) entriesOf(item.group).push({ layer: item.layer ?? 0, item });
 
   const result: Item[] = [];
   const emit = (entries: Entry[]): void => {

@@ -106,8 +106,7 @@ function withStrokeColor(
   if (given === 'auto') return { stroke: style.stroke, strokeFrom: 'auto' };
   const paint = readPaint(call, option, given);
   if (paint === undefined) return { stroke: style.stroke, strokeFrom: 'none' };
-  const { width, cap, join, miterLimit, dash, dashOffset } = style.stroke;
-  return { stroke: { paint, width, cap, join, miterLimit, dash, dashOffset }, strokeFrom: 'paint' };
+  return { stroke: { ...style.stroke, paint }, strokeFrom: 'paint' };
 }
 
 function readMiterLimit(call: string, value: unknown): number {
