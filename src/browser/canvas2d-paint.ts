@@ -7,7 +7,7 @@ import { reduce, type Pattern, type Picture, type PixelBox } from '../paint/pict
 /** The 2d context of a canvas, kept where reading pixels back is cheap: trails and pictures need it. */
 export function contextOf(element: HTMLCanvasElement): CanvasRenderingContext2D {
   const context = element.getContext('2d', { willReadFrequently: true });
-  if (context === null) throw new Error('this canvas element already has a context of another kind');
+  if (context === null) throw new Error('this canvas has a context of another kind');
   return context;
 }
 

@@ -26,7 +26,7 @@ export interface MountOptions {
 const pageHost: AssetHost = {
   async read(url) {
     const response = await fetch(url.href);
-    if (!response.ok) throw new Error(`the server answered ${response.status} ${response.statusText}`.trim());
+    if (!response.ok) throw new Error(`the server answered ${response.status}`);
     return new Uint8Array(await response.arrayBuffer());
   },
   async decodePicture(bytes) {

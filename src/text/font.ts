@@ -48,7 +48,7 @@ export class FontNeeded extends SketchError {
   constructor(readonly weight: 'regular' | 'bold') {
     super({
       problem: 'text was set before its font was loaded',
-      expected: 'set text in start, step or paint, or await loadFonts() before',
+      expected: 'await loadFonts() before',
     });
   }
 }
