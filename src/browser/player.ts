@@ -46,7 +46,7 @@ export class Player {
   readonly element: HTMLCanvasElement;
   private readonly surface: Canvas2dSurface;
   private readonly clock: LiveClock;
-  private run: Run;
+  private readonly run: Run;
   private playing_ = false;
   private ended = false;
   private request = 0;
@@ -62,7 +62,8 @@ export class Player {
     this.element = element;
     this.surface = new Canvas2dSurface(element);
     this.clock = new LiveClock(sketch.frameRate);
-    this.run = this.newRun(options.seed, options.density);
+    const { seed, width, height, density = devicePixelRatio } = options;
+    this.run = new Run(sketch, { seed, width, height, density, host: pageHost });
     element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
     void this.restart();
     if (options.playing ?? true) this.play();
@@ -132,9 +133,9 @@ export class Player {
 
   /** Shows the same frame at another density. */
   setDensity(density: number): Promise<void> {
-    const { frame } = this;
-    this.run = this.newRun(this.run.seed, density);
-    return this.goTo(frame);
+    this.run.density = density;
+    // Without trails the state at hand is enough; with them every picture before is drawn anew.
+    return this.sketch.carry > 0 ? this.goTo(this.frame) : this.enqueue(() => this.show());
   }
 
   /** Stops for good and lets go of the page. */
@@ -142,11 +143,6 @@ export class Player {
     this.pause();
     this.ended = true;
     this.element.ownerDocument.removeEventListener('visibilitychange', this.onVisibility);
-  }
-
-  private newRun(seed: number | undefined, density: number | undefined): Run {
-    const { width, height } = this.options;
-    return new Run(this.sketch, { seed, width, height, density: density ?? devicePixelRatio, host: pageHost });
   }
 
   private readonly onVisibility = (): void => {

@@ -26,7 +26,8 @@ export class Run {
   readonly seed: number;
   readonly width: number;
   readonly height: number;
-  readonly density: number;
+  /** Pixels of the picture to one unit; may be changed between frames. */
+  density: number;
   private state: unknown;
   private at = -1;
   private runningOn: Random;
