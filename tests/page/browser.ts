@@ -18,18 +18,21 @@ export function launch(): Promise<Browser> {
   });
 }
 
-/** `juggle play` as a process, once it says where it listens. */
-export async function play(sketch: string): Promise<{ url: string; process: ChildProcess }> {
-  const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'play', sketch]);
+/** A server as a process, once it says where it listens. */
+export async function serve(...command: string[]): Promise<{ url: string; process: ChildProcess }> {
+  const child = spawn(process.execPath, command, { env: { ...process.env, NO_COLOR: '1' } });
   const url = await new Promise<string>((resolve, reject) => {
     let said = '';
     child.stdout.on('data', (data: Buffer) => {
       said += data.toString();
-      const found = /at (http:\S+)/.exec(said);
-      if (found) resolve(found[1]);
+      const found = /http:\/\/127\.0\.0\.1:\d+\//.exec(said);
+      if (found) resolve(found[0]);
     });
     child.stderr.on('data', (data: Buffer) => (said += data.toString()));
-    child.on('exit', () => reject(new Error(`juggle play ended: ${said}`)));
+    child.on('exit', () => reject(new Error(`${command.join(' ')} ended: ${said}`)));
   });
   return { url, process: child };
 }
+
+export const play = (sketch: string): ReturnType<typeof serve> =>
+  serve(path.resolve('dist/cli/juggle.js'), 'play', sketch);

@@ -1,0 +1,91 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { flatten } from '../../src/geometry/flatten.ts';
+import { apply, multiply, rotation, scaling, type Matrix } from '../../src/geometry/matrix.ts';
+import { arc, cubic, ellipsePath, ellipsePoint, move, pathBox, quad, type Path } from '../../src/geometry/path.ts';
+import { Polylines } from '../../src/geometry/polyline.ts';
+
+const everywhere = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
+type Spot = [number, number];
+
+function flat(path: Path, matrix: Matrix, visible = everywhere, tolerance = 0.02): Spot[] {
+  const lines = new Polylines();
+  flatten(path, matrix, tolerance, visible, lines);
+  return Array.from({ length: lines.count }, (_, i) => [lines.points[i * 2], lines.points[i * 2 + 1]]);
+}
+
+/** How far a spot is from the nearest of the lines between points. */
+function distance([x, y]: Spot, points: readonly Spot[]): number {
+  let least = Infinity;
+  for (let i = 1; i < points.length; i++) {
+    const [[x0, y0], [x1, y1]] = [points[i - 1], points[i]];
+    const [dx, dy] = [x1 - x0, y1 - y0];
+    const along = Math.min(1, Math.max(0, ((x - x0) * dx + (y - y0) * dy) / (dx * dx + dy * dy || 1)));
+    least = Math.min(least, Math.hypot(x - x0 - along * dx, y - y0 - along * dy));
+  }
+  return least;
+}
+
+const number = fc.double({ min: -100, max: 100, noNaN: true });
+const spot = fc.tuple(number, number);
+const length = fc.double({ min: 0.1, max: 100, noNaN: true });
+const matrix = fc
+  .tuple(number, length, length)
+  .map(([turn, sx, sy]) => multiply(rotation(turn * 4), scaling(sx / 10, -sy / 5)));
+const parts = Array.from({ length: 41 }, (_, i) => i / 40);
+
+describe('flattening', () => {
+  test('no curve is further than its tolerance from its lines, under any transform', () => {
+    fc.assert(
+      fc.property(spot, spot, spot, spot, matrix, (p0, p1, p2, p3, m) => {
+        const points = flat([move, ...p0, cubic, ...p1, ...p2, ...p3], m);
+        for (const t of parts) {
+          const w = [(1 - t) ** 3, 3 * (1 - t) ** 2 * t, 3 * (1 - t) * t * t, t ** 3];
+          const on = [0, 1].map((axis) => w[0] * p0[axis] + w[1] * p1[axis] + w[2] * p2[axis] + w[3] * p3[axis]);
+          expect(distance(apply(m, on[0], on[1]), points)).toBeLessThan(0.021);
+        }
+      }),
+      { numRuns: 60 },
+    );
+    fc.assert(
+      fc.property(spot, length, length, number, number, number, matrix, ([x, y], rx, ry, turned, start, sweep, m) => {
+        const points = flat([arc, x, y, rx, ry, turned, start * 3, sweep * 3], m);
+        for (const t of parts)
+          expect(
+            distance(apply(m, ...ellipsePoint(x, y, rx, ry, turned, start * 3 + sweep * 3 * t)), points),
+          ).toBeLessThan(0.021);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('a quadratic curve is the cubic that it equals', () => {
+    const points = flat([move, 0, 0, quad, 50, 100, 100, 0], [1, 0, 0, 1, 0, 0]);
+    for (const t of parts) expect(distance([100 * t, 200 * t * (1 - t)], points)).toBeLessThan(0.021);
+  });
+
+  test('what is out of sight costs little, and what is in sight stays fine', () => {
+    const window = { left: 0, top: 0, right: 100, bottom: 100 };
+    const huge = 1e7;
+    const points = flat(ellipsePath(50 - huge, 50, huge, huge), [1, 0, 0, 1, 0, 0], window);
+    expect(points.length).toBeLessThan(2000);
+    for (const y of [0, 25, 50, 100])
+      expect(distance([50 - huge + Math.sqrt(huge * huge - (y - 50) ** 2), y], points)).toBeLessThan(0.021);
+  });
+
+  test('the box of a path holds its lines, and touches them on every side', () => {
+    fc.assert(
+      fc.property(spot, spot, spot, spot, length, matrix, (p0, p1, p2, at, radius, m) => {
+        const path = [move, ...p0, quad, ...p1, ...p2, arc, ...at, radius, radius / 3, 30, 20, 200];
+        const box = pathBox(path, m);
+        const points = flat(path, m, everywhere, 0.001);
+        const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+        const found = [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+        [box.left, box.top, box.right, box.bottom].forEach((side, i) =>
+          expect(Math.abs(side - found[i])).toBeLessThan(0.01),
+        );
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
