@@ -8,10 +8,6 @@ export interface Box {
 
 export const emptyBox: Box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
 
-export function isEmptyBox(box: Box): boolean {
-  return !(box.left <= box.right && box.top <= box.bottom);
-}
-
 /** The smallest box that holds `box` and the point. */
 export function growBox(box: Box, x: number, y: number): Box {
   return {
@@ -19,26 +15,6 @@ export function growBox(box: Box, x: number, y: number): Box {
     top: Math.min(box.top, y),
     right: Math.max(box.right, x),
     bottom: Math.max(box.bottom, y),
-  };
-}
-
-/** The smallest box that holds both. */
-export function uniteBoxes(a: Box, b: Box): Box {
-  return {
-    left: Math.min(a.left, b.left),
-    top: Math.min(a.top, b.top),
-    right: Math.max(a.right, b.right),
-    bottom: Math.max(a.bottom, b.bottom),
-  };
-}
-
-/** What both boxes share; empty where they share nothing. */
-export function intersectBoxes(a: Box, b: Box): Box {
-  return {
-    left: Math.max(a.left, b.left),
-    top: Math.max(a.top, b.top),
-    right: Math.min(a.right, b.right),
-    bottom: Math.min(a.bottom, b.bottom),
   };
 }
 
