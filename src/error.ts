@@ -117,13 +117,21 @@ export function nearest(word: string, choices: Iterable<string>): string | undef
   return best;
 }
 
-/** How many letters must be put in, left out or exchanged to make one word of another (Levenshtein, row by row). */
+/**
+ * How many letters must be put in, left out, exchanged or swapped with their neighbour to make one word of another
+ * (optimal string alignment, row by row).
+ */
 function editDistance(from: string, to: string): number {
+  let before: number[] = [];
   let row = Array.from({ length: to.length + 1 }, (_, i) => i);
   for (let i = 0; i < from.length; i++) {
     const next = [i + 1];
-    for (let j = 0; j < to.length; j++)
+    for (let j = 0; j < to.length; j++) {
       next.push(Math.min(row[j + 1] + 1, next[j] + 1, row[j] + (from[i] === to[j] ? 0 : 1)));
+      if (i > 0 && j > 0 && from[i] === to[j - 1] && from[i - 1] === to[j])
+        next[j + 1] = Math.min(next[j + 1], before[j - 1] + 1);
+    }
+    before = row;
     row = next;
   }
   return row[to.length];

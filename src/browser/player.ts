@@ -1,7 +1,8 @@
 import { asSketchError, type SketchError } from '../error.ts';
 import { LiveClock } from '../motion/clock.ts';
 import { Picture } from '../paint/picture.ts';
-import type { AssetHost } from '../sketch/assets.ts';
+import type { AssetHost, LoadListener } from '../sketch/assets.ts';
+import type { InputSource } from '../sketch/input.ts';
 import { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { Canvas2dSurface } from './canvas2d.ts';
@@ -16,6 +17,12 @@ export interface MountOptions {
   height?: number;
   /** Pixels of the picture to one unit; the screen's own unless told otherwise. */
   density?: number;
+  /** Values of dials by name, in place of their first ones. */
+  dials?: Readonly<Record<string, unknown>>;
+  /** Stands in for the page's pointer and keys: a recorded track, or something that listens in. */
+  input?: (page: InputSource) => InputSource;
+  /** Called as each of the sketch's files has been loaded. */
+  onLoad?: LoadListener;
   /** Called after every frame that was shown, and whenever it starts or stops playing. */
   onChange?: (player: Player) => void;
   /** Called with what went wrong; the last good picture stays. Without it, errors go to the console. */
@@ -50,6 +57,8 @@ export class Player {
   private playing_ = false;
   private ended = false;
   private request = 0;
+  /** Lets go of pointer and keys, where the sketch asked for them. */
+  private endInput: (() => void) | undefined;
   /** What is under way; the next thing waits for it, so that an async start is never overtaken. */
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
@@ -62,8 +71,9 @@ export class Player {
     this.element = element;
     this.surface = new Canvas2dSurface(element);
     this.clock = new LiveClock(sketch.frameRate);
-    const { seed, width, height, density = devicePixelRatio } = options;
-    this.run = new Run(sketch, { seed, width, height, density, host: pageHost });
+    const { seed, width, height, density = devicePixelRatio, dials, onLoad } = options;
+    const input = (run: Run): Promise<InputSource> => this.listen(run);
+    this.run = new Run(sketch, { seed, width, height, density, dials, onLoad, input, host: pageHost });
     element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
     void this.restart();
     if (options.playing ?? true) this.play();
@@ -117,18 +127,7 @@ export class Player {
 
   /** Shows a frame by its number. Under a carry it is painted from the start, so that its trails are right. */
   goTo(frame: number): Promise<void> {
-    return this.enqueue(async () => {
-      if (this.sketch.carry > 0) {
-        await this.run.restart();
-        this.surface.reset();
-        const target = this.run.frameAfterRounds(frame);
-        while (this.run.frame < target) {
-          this.surface.draw(await this.run.paint());
-          await this.run.advance();
-        }
-      } else await this.run.goTo(frame);
-      await this.show();
-    });
+    return this.enqueue(() => this.showAgain(frame));
   }
 
   /** Shows the same frame at another density. */
@@ -138,10 +137,32 @@ export class Player {
     return this.sketch.carry > 0 ? this.goTo(this.frame) : this.enqueue(() => this.show());
   }
 
+  /** The value of every dial. */
+  get dials(): Readonly<Record<string, unknown>> {
+    return this.run.dials;
+  }
+
+  /** Turns a dial; a sketch that is not playing is shown again with it. */
+  setDial(name: string, value: unknown): Promise<void> {
+    return this.enqueue(async () => {
+      this.run.setDial(name, value);
+      if (this.playing_ || this.run.frame < 0) return;
+      // Trails are painted anew from the start, so that they are of one piece.
+      if (this.sketch.carry > 0) await this.showAgain(this.frame);
+      else await this.show();
+    });
+  }
+
+  /** Whether the sketch has asked for pointer or keys. */
+  get listening(): boolean {
+    return this.endInput !== undefined;
+  }
+
   /** Stops for good and lets go of the page. */
   end(): void {
     this.pause();
     this.ended = true;
+    this.endInput?.();
     this.element.ownerDocument.removeEventListener('visibilitychange', this.onVisibility);
   }
 
@@ -168,6 +189,19 @@ export class Player {
     }
   }
 
+  private async showAgain(frame: number): Promise<void> {
+    if (this.sketch.carry > 0) {
+      await this.run.restart();
+      this.surface.reset();
+      const target = this.run.frameAfterRounds(frame);
+      while (this.run.frame < target) {
+        this.surface.draw(await this.run.paint());
+        await this.run.advance();
+      }
+    } else await this.run.goTo(frame);
+    await this.show();
+  }
+
   private async show(): Promise<void> {
     this.surface.draw(await this.run.paint());
     this.changed();
@@ -175,6 +209,15 @@ export class Player {
 
   private changed(): void {
     this.options.onChange?.(this);
+  }
+
+  /** The page's pointer and keys, loaded only where the sketch looks at them. */
+  private async listen(run: Run): Promise<InputSource> {
+    const { PageInput } = await import('./page-input.ts');
+    const page = new PageInput(this.element, run);
+    this.endInput = () => page.end();
+    if (this.ended) page.end();
+    return this.options.input?.(page) ?? page;
   }
 
   private enqueue(job: () => Promise<void>): Promise<void> {

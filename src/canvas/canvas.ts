@@ -35,7 +35,7 @@ import type { ArcOptions } from '../shapes/arc.ts';
 import type { CircleOptions } from '../shapes/circle.ts';
 import type { CurveOptions } from '../shapes/curve.ts';
 import type { EllipseOptions } from '../shapes/ellipse.ts';
-import { gridKeys, layOutGrid, type GridOptions } from '../shapes/grid.ts';
+import type { GridOptions } from '../shapes/grid.ts';
 import { imageKeys, imageOutline, type ImageOptions } from '../shapes/image.ts';
 import { shapes } from '../shapes/index.ts';
 import type { Outline, ShapeKind, Surroundings } from '../shapes/kind.ts';
@@ -49,7 +49,8 @@ import type { PolylineOptions } from '../shapes/polyline.ts';
 import type { RectOptions } from '../shapes/rect.ts';
 import type { StarOptions } from '../shapes/star.ts';
 import type { TriangleOptions } from '../shapes/triangle.ts';
-import { textKeys, textOutline, type TextAnchor, type TextOptions } from '../text/layout.ts';
+import { lettering } from '../text/font.ts';
+import type { TextAnchor, TextOptions } from '../text/layout.ts';
 import { initialTextStyle, restyleText, textStyleKeys, type TextStyle, type TextStyleOptions } from '../text/style.ts';
 import type { Frame, Group, Item, StrokePaint } from './frame.ts';
 import { sortLayers } from './painter-order.ts';
@@ -93,12 +94,18 @@ const shapeKeys = [...styleKeys, 'rotate', 'scale', 'label', 'layer'] as const;
 const setOf = (...keys: string[]): OptionNames => new OptionNames(keys);
 const styleSet = setOf(...styleKeys, ...textStyleKeys);
 const aboutSet = setOf('about');
-const textSet = setOf(...textKeys, ...shapeKeys);
 const imageSet = setOf(...imageKeys, ...shapeKeys);
-const gridSet = setOf(...gridKeys, ...shapeKeys);
 const groupSet = setOf(
   ...styleKeys, ...textStyleKeys, 'translate', 'rotate', 'tilt', 'skew', 'scale', 'about', 'clip', 'label', 'layer',
 ); // prettier-ignore
+
+/** The option names of what is loaded only where letters are drawn, by what knows them. */
+const setsOfLettered = new Map<readonly string[], OptionNames>();
+function lettered(keys: readonly string[]): OptionNames {
+  let known = setsOfLettered.get(keys);
+  if (known === undefined) setsOfLettered.set(keys, (known = setOf(...keys, ...shapeKeys)));
+  return known;
+}
 
 /** The option names that a kind of shape knows, made once a kind; undefined where any may be right. */
 const knownByKind = new Map<object, OptionNames | undefined>();
@@ -249,7 +256,8 @@ export class Canvas {
   text(string: string | number, options: TextOptions & Omit<ShapeOptions, 'anchor'>): void {
     const call = 'text';
     optionsObject(call, options, '{ at: [100, 80], size: 20 } behind the text');
-    checkKeys(call, options, textSet);
+    const { textKeys, textOutline } = lettering();
+    checkKeys(call, options, lettered(textKeys));
     const outline = textOutline(string, options, restyleText(call, this.textInForce, options), this.around);
     this.put(call, outline, options as ShapeOptions, undefined, String(string));
   }
@@ -270,7 +278,8 @@ export class Canvas {
   grid(options: GridOptions & ShapeOptions = {}): void {
     const call = 'grid';
     optionsObject(call, options, '{ spacing: 50 }');
-    checkKeys(call, options, gridSet);
+    const { gridKeys, layOutGrid, textOutline } = lettering();
+    checkKeys(call, options, lettered(gridKeys));
     const { lines, axes, numbers } = layOutGrid(options, this.around.width, this.around.height);
     const unit =
       1 / (largestScale(this.transformInForce) * (largestScale(this.setup.view?.matrix ?? identity) || 1) || 1);

@@ -19,7 +19,9 @@ export interface ViewOptions {
 export interface View {
   /** From the sketch's units to pixels of density 1. */
   readonly matrix: Matrix;
-  /** The canvas's size in the sketch's units. */
+  /** The canvas in the sketch's units: its least x and y, and its size. */
+  readonly left: number;
+  readonly top: number;
   readonly width: number;
   readonly height: number;
   readonly up: boolean;
@@ -36,7 +38,7 @@ export function makeView(call: string, width: number, height: number, options: V
   let matrix = viewBox === undefined ? identity : fit(call, [x, y, w, h], width, height, preserveAspectRatio);
   // Upwards: the same box, its bottom at the least y.
   if (up) matrix = multiply(matrix, [1, 0, 0, -1, 0, 2 * y + h]);
-  return { matrix, width: w, height: h, up };
+  return { matrix, left: x, top: y, width: w, height: h, up };
 }
 
 function readViewBox(call: string, viewBox: unknown): ViewBox {

@@ -1,6 +1,7 @@
 import { fail } from '../error.ts';
 import { checkKeys, finite, notNegative, oneOf, OptionNames, within } from '../options.ts';
-import { Color, ramp, type ColorLike } from '../paint/color.ts';
+import { Color, type ColorLike } from '../paint/color.ts';
+import { ramp } from '../paint/mix.ts';
 import { easing, fillOffsets, type Easing } from './easing.ts';
 
 /** What keyframes can lead through: numbers, points, or colours. */

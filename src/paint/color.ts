@@ -1,8 +1,6 @@
 import { fail, nearest, show } from '../error.ts';
-import { finite, oneOf, within } from '../options.ts';
-import { colorsNamed, converter, interpolate, parse, type ParsedColor } from './culori.ts';
-
-const toRgb = converter('rgb');
+import { finite, within } from '../options.ts';
+import { colorsNamed, parse, toRgb, type ParsedColor } from './culori.ts';
 
 /**
  * A colour in eight bits a channel, as one number: red, green, blue and alpha from the lowest byte up, not
@@ -84,7 +82,11 @@ function parseCss(text: string): Color | undefined {
 }
 
 function fromParsed(parsed: ParsedColor): Color {
-  const { r, g, b, alpha } = toRgb(parsed);
+  return fromUnits(toRgb(parsed));
+}
+
+/** A colour of channels from 0 to 1; what lies beyond is cut. */
+export function fromUnits({ r, g, b, alpha }: { r: number; g: number; b: number; alpha?: number | undefined }): Color {
   return new Color(clampChannel(r), clampChannel(g), clampChannel(b), Math.min(1, Math.max(0, alpha ?? 1)));
 }
 
@@ -148,42 +150,8 @@ export function oklch(lightness: number, chroma: number, hue: number, alpha = 1)
   });
 }
 
-const mixSpaces = ['oklab', 'oklch', 'rgb', 'hsl', 'lab', 'lch'] as const;
-/** A space in which two colours can be mixed. */
-export type MixSpace = (typeof mixSpaces)[number];
-
-/**
- * The colour a part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`. Mixed in Oklab unless another space is
- * named; in a space with a hue the shorter way round.
- */
-export function colorMix(a: ColorLike, b: ColorLike, t: number, space: MixSpace = 'oklab'): Color {
-  return ramp([a, b], space)(within('colorMix', 't', t, 0, 1));
-}
-
 /** A stop of a ramp or gradient: a colour, or its offset from 0 to 1 and the colour. */
 export type Stop = ColorLike | readonly [offset: number, color: ColorLike];
-
-/**
- * A function from 0..1 to the colours between the stops: colours spread evenly, or `[offset, colour]` pairs. What lies
- * before the first or behind the last takes their colour. Mixed in Oklab unless another space is named.
- */
-export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: number) => Color {
-  const mode = oneOf('ramp', 'space', space, mixSpaces);
-  const read = readStops('ramp', stops);
-  const list = read.map(({ color, offset }): [ParsedColor, number] => [
-    { mode: 'rgb', r: color.red / 255, g: color.green / 255, b: color.blue / 255, alpha: color.alpha },
-    offset,
-  ]);
-  const at = interpolate(list as unknown as Parameters<typeof interpolate>[0], mode) as (t: number) => ParsedColor;
-  const first = read[0];
-  const last = read[read.length - 1];
-  return (t) => {
-    const where = finite('ramp', 't', t);
-    if (where <= first.offset) return first.color;
-    if (where >= last.offset) return last.color;
-    return fromParsed(at(where));
-  };
-}
 
 /** Stops as offsets and colours, in rising order: at least two of them. */
 export function readStops(call: string, stops: unknown): { offset: number; color: Color }[] {

@@ -56,21 +56,33 @@ export const asset = {
   },
 };
 
+/** Told as files are loaded: how many of how many are there, and the name of the last. */
+export type LoadListener = (done: number, total: number, name: string) => void;
+
 /** Loads all of a sketch's assets. A file that is missing or broken is a SketchError that names it. */
-export async function loadAssets(assets: AssetMap, host: AssetHost): Promise<Record<string, unknown>> {
-  const entries = Object.entries(assets).map(async ([name, { url, decode }]): Promise<[string, unknown]> => {
-    try {
-      return [name, await decode(await host.read(url), host)];
-    } catch (cause) {
-      const why = cause instanceof Error ? cause.message : show(cause);
-      throw new SketchError({
-        call: 'assets',
-        option: name,
-        problem: `(${fileOf(url)}) could not be loaded`,
-        expected: why,
-      });
-    }
-  });
+export async function loadAssets(
+  assets: AssetMap,
+  host: AssetHost,
+  onLoad?: LoadListener,
+): Promise<Record<string, unknown>> {
+  let done = 0;
+  const entries = Object.entries(assets).map(
+    async ([name, { url, decode }], _, { length }): Promise<[string, unknown]> => {
+      try {
+        const value = await decode(await host.read(url), host);
+        onLoad?.(++done, length, name);
+        return [name, value];
+      } catch (cause) {
+        const why = cause instanceof Error ? cause.message : show(cause);
+        throw new SketchError({
+          call: 'assets',
+          option: name,
+          problem: `(${fileOf(url)}) could not be loaded`,
+          expected: why,
+        });
+      }
+    },
+  );
   return Object.fromEntries(await Promise.all(entries));
 }
 

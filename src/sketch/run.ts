@@ -1,12 +1,22 @@
 import { Canvas } from '../canvas/canvas.ts';
 import type { Frame } from '../canvas/frame.ts';
 import { makeView, type View } from '../canvas/view.ts';
+import type { Noise } from '../chance/noise.ts';
 import { createRandom, type Random } from '../chance/random.ts';
 import { asSketchError } from '../error.ts';
+import { PartNeeded } from '../needed.ts';
 import { notNegative, whole } from '../options.ts';
-import { FontNeeded, loadFonts } from '../text/font.ts';
-import { loadAssets, type AssetHost } from './assets.ts';
+import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
+import { dialNamed, dialValues } from './dials.ts';
+import type { Input, InputSource } from './input.ts';
 import { checkSize, type Moment, type Sketch } from './sketch.ts';
+
+/** One of the sketch's own functions, about to be called. */
+export interface RunCall {
+  readonly sketch: Sketch;
+  readonly frame: number;
+  readonly name: 'start' | 'step' | 'paint';
+}
 
 /** What one run of a sketch is given; what is left out is the sketch's own. */
 export interface RunOptions {
@@ -16,6 +26,14 @@ export interface RunOptions {
   density?: number | undefined;
   /** How files are read; only needed where a sketch has assets. */
   host?: AssetHost | undefined;
+  /** Told as assets are loaded. */
+  onLoad?: LoadListener | undefined;
+  /** Values of dials by name, in place of their first ones. */
+  dials?: Readonly<Record<string, unknown>> | undefined;
+  /** Where pointer and keys come from; asked for once, where the sketch looks at either. */
+  input?: ((run: Run) => InputSource | Promise<InputSource>) | undefined;
+  /** Calls the sketch's functions, for a host that limits how long one may take. */
+  limit?: (<T>(call: () => T, what: RunCall) => T) | undefined;
 }
 
 /**
@@ -28,16 +46,24 @@ export class Run {
   readonly height: number;
   /** Pixels of the picture to one unit; may be changed between frames. */
   density: number;
+  /** How the sketch's units lie on the canvas. */
+  readonly view: View;
   private state: unknown;
   private at = -1;
   private runningOn: Random;
   private assets: Record<string, unknown> | undefined;
-  private readonly host: AssetHost;
-  private readonly view: View;
+  private readonly dialValues: Record<string, unknown>;
+  private noise: Noise | undefined;
+  private input: Input | undefined;
+  private inputSource: InputSource | undefined;
+  /** The frames last painted: the one at hand, where it has been, and the one before, for `pointer.over`. */
+  private painted: { readonly at: number; readonly frame: Frame } | undefined;
+  private before: Frame | undefined;
+  private keepsFrames = false;
 
   constructor(
     readonly sketch: Sketch,
-    options: RunOptions = {},
+    private readonly options: RunOptions = {},
   ) {
     this.seed = whole('run', 'seed', options.seed ?? sketch.seed, 0);
     this.width = options.width ?? sketch.canvas.width;
@@ -45,8 +71,18 @@ export class Run {
     this.density = options.density ?? sketch.canvas.density;
     checkSize('run', this.width, this.height, this.density);
     this.runningOn = createRandom(this.seed);
-    this.host = options.host ?? { read: () => Promise.reject(new Error('this host reads no files')) };
     this.view = makeView('canvas', this.width, this.height, sketch.canvas);
+    this.dialValues = dialValues(sketch.dials, options.dials);
+  }
+
+  /** The value of every dial. */
+  get dials(): Readonly<Record<string, unknown>> {
+    return this.dialValues;
+  }
+
+  /** Turns a dial: from the next call on the sketch finds the new value. */
+  setDial(name: string, value: unknown): void {
+    this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value);
   }
 
   /** The number of the frame at hand; -1 before the start. */
@@ -61,11 +97,15 @@ export class Run {
 
   /** Loads the assets, once, and makes the state of frame 0. */
   async restart(): Promise<void> {
-    this.assets ??= await loadAssets(this.sketch.assets, this.host);
+    const host = this.options.host ?? { read: () => Promise.reject(new Error('this host reads no files')) };
+    this.assets ??= await loadAssets(this.sketch.assets, host, this.options.onLoad);
     this.at = 0;
+    this.before = undefined;
+    this.painted = undefined;
+    this.beginInput();
     this.state = await this.guarded(() => {
       this.runningOn = createRandom(this.seed);
-      return this.sketch.start(this.moment(this.runningOn));
+      return this.call('start', () => this.sketch.start(this.moment(this.runningOn)));
     });
   }
 
@@ -73,19 +113,20 @@ export class Run {
   async advance(): Promise<void> {
     if (this.at < 0 || (this.atEnd && this.sketch.repeat)) return this.restart();
     if (this.atEnd) return;
+    if (this.keepsFrames && this.painted?.at !== this.at) await this.paint();
+    this.before = this.painted?.at === this.at ? this.painted.frame : undefined;
     this.at++;
+    this.beginInput();
     const { step } = this.sketch;
     if (step === undefined) return;
     try {
-      const next = step(this.state, this.moment(this.runningOn));
+      const next = this.call('step', () => step(this.state, this.moment(this.runningOn)));
       if (next !== undefined) this.state = next;
     } catch (thrown) {
-      if (!(thrown instanceof FontNeeded)) throw asSketchError(thrown).inFrame(this.at);
-      // The state may be half changed: with the font there, the same steps are taken again from the start.
-      await loadFonts([thrown.weight]);
-      const target = this.at;
-      await this.restart();
-      await this.goTo(target);
+      if (!(thrown instanceof PartNeeded)) throw asSketchError(thrown).inFrame(this.at);
+      // The state may be half changed: with the part there, the same steps are taken again from the start.
+      await thrown.load();
+      await this.again();
     }
   }
 
@@ -116,13 +157,19 @@ export class Run {
       // Nothing lies under the first frame.
       const carry = this.at === 0 ? 0 : sketch.carry;
       const canvas = new Canvas({ width, height, density, view, background, carry, trace });
-      sketch.paint(canvas, this.moment(createRandom(`${this.seed}/paint`)), this.state);
-      return canvas.finish();
+      const moment = this.moment(createRandom(`${this.seed}/paint`));
+      this.call('paint', () => sketch.paint(canvas, moment, this.state));
+      const frame = canvas.finish();
+      if (this.input !== undefined) this.painted = { at: this.at, frame };
+      return frame;
     });
   }
 
   private moment(random: Random): Moment {
     const { frameRate, frames } = this.sketch;
+    // What is loaded only where it is used stands behind a getter.
+    const noise = (): Noise => this.noise ?? this.need(this.loadNoise);
+    const input = (): Input => this.input ?? this.need(this.loadInput);
     return {
       frame: this.at,
       seconds: this.at / frameRate,
@@ -131,18 +178,71 @@ export class Run {
       width: this.view.width,
       height: this.view.height,
       random,
+      get noise() {
+        return noise();
+      },
+      get pointer() {
+        return input().pointer;
+      },
+      get keys() {
+        return input().keys;
+      },
+      dials: this.dialValues,
       assets: this.assets as Moment['assets'],
     };
   }
 
-  /** Does something of the sketch's that can be done again, which it is once a font that it wants has been loaded. */
+  private need(load: () => Promise<unknown>): never {
+    throw new PartNeeded('a part of the library is not loaded yet', undefined, load);
+  }
+
+  private readonly loadNoise = async (): Promise<void> => {
+    this.noise = (await import('../chance/noise.ts')).createNoise(this.seed);
+  };
+
+  private readonly loadInput = async (): Promise<void> => {
+    const [{ Input }, { hitsLabel }] = await Promise.all([import('./input.ts'), import('../canvas/hit.ts')]);
+    const over = (label: string, x: number, y: number): boolean => {
+      if (this.at === 0) return false;
+      return hitsLabel(this.before ?? this.need(this.keepFrames), label, x, y);
+    };
+    this.inputSource = await this.options.input?.(this);
+    this.input = new Input(this.view, over);
+    await this.again();
+  };
+
+  /** From now on every frame is painted, as the sketch asks what lay under the pointer. */
+  private readonly keepFrames = async (): Promise<void> => {
+    this.keepsFrames = true;
+    await this.again();
+  };
+
+  /** Comes to the frame at hand once more, from the start. */
+  private async again(): Promise<void> {
+    const target = this.at;
+    if (target === 0) return this.beginInput();
+    await this.restart();
+    await this.goTo(target);
+  }
+
+  private beginInput(): void {
+    this.input?.begin(this.at, this.inputSource?.take(this.at) ?? []);
+  }
+
+  /** Calls a function of the sketch's, within the host's limit. */
+  private call<T>(name: RunCall['name'], call: () => T): T {
+    const { limit } = this.options;
+    return limit === undefined ? call() : limit(call, { sketch: this.sketch, frame: this.at, name });
+  }
+
+  /** Does something of the sketch's that can be done again, which it is once a part that it wants has been loaded. */
   private async guarded<T>(call: () => T): Promise<Awaited<T>> {
     for (;;) {
       try {
         return await call();
       } catch (thrown) {
-        if (!(thrown instanceof FontNeeded)) throw asSketchError(thrown).inFrame(this.at);
-        await loadFonts([thrown.weight]);
+        if (!(thrown instanceof PartNeeded)) throw asSketchError(thrown).inFrame(this.at);
+        await thrown.load();
       }
     }
   }

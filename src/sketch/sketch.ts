@@ -1,5 +1,6 @@
 import type { Canvas } from '../canvas/canvas.ts';
 import { makeView, type ViewBox, type ViewOptions, type YAxis } from '../canvas/view.ts';
+import type { Noise } from '../chance/noise.ts';
 import type { Random } from '../chance/random.ts';
 import { fail } from '../error.ts';
 import {
@@ -16,6 +17,8 @@ import {
 } from '../options.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import type { AssetMap, AssetValues } from './assets.ts';
+import { readDials, type DialMap, type DialValues } from './dials.ts';
+import type { Keys, Pointer } from './input.ts';
 
 /** The canvas that a sketch asks for. */
 export interface CanvasOptions {
@@ -36,7 +39,7 @@ export interface CanvasOptions {
 }
 
 /** What a sketch is told of the frame at hand. */
-export interface Moment<Assets extends AssetMap = AssetMap> {
+export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMap = DialMap> {
   /** The number of the frame, from 0. */
   readonly frame: number;
   /** Seconds since frame 0: frame / frame rate, never a clock. */
@@ -49,11 +52,16 @@ export interface Moment<Assets extends AssetMap = AssetMap> {
   readonly height: number;
   /** Runs on through `start` and `step`; begins anew in each `paint`. */
   readonly random: Random;
+  /** Smooth chance by place: the same everywhere in a run. */
+  readonly noise: Noise;
+  readonly pointer: Pointer;
+  readonly keys: Keys;
+  readonly dials: DialValues<Dials>;
   readonly assets: AssetValues<Assets>;
 }
 
 /** A sketch as one writes it. Only `paint` is required. */
-export interface SketchDefinition<State, Assets extends AssetMap> {
+export interface SketchDefinition<State, Assets extends AssetMap, Dials extends DialMap> {
   title?: string;
   canvas?: CanvasOptions;
   /** Frames a second; 60 unless told otherwise. */
@@ -66,15 +74,17 @@ export interface SketchDefinition<State, Assets extends AssetMap> {
   still?: boolean;
   /** How much of the last picture stays under the next, from 0 (none) to 1 (all of it). */
   carry?: number;
-  /** The seed of `random` where the run gives no other. */
+  /** The seed of `random` and `noise` where the run gives no other. */
   seed?: number;
   assets?: Assets;
+  /** What a person tunes while it runs. */
+  dials?: Dials;
   /** Makes the state; may be async. */
-  start?: (moment: Moment<Assets>) => State | Promise<State>;
+  start?: (moment: Moment<Assets, Dials>) => State | Promise<State>;
   /** Moves the state on by one frame: changes it, or returns a new one. */
-  step?: (state: State, moment: Moment<Assets>) => State | void;
+  step?: (state: State, moment: Moment<Assets, Dials>) => State | void;
   /** Draws the state. Changes nothing. */
-  paint: (canvas: Canvas, moment: Moment<Assets>, state: State) => void;
+  paint: (canvas: Canvas, moment: Moment<Assets, Dials>, state: State) => void;
 }
 
 /** A sketch, checked and complete. */
@@ -93,13 +103,14 @@ export interface Sketch {
   readonly carry: number;
   readonly seed: number;
   readonly assets: AssetMap;
+  readonly dials: DialMap;
   readonly start: (moment: Moment) => unknown;
   readonly step: ((state: unknown, moment: Moment) => unknown) | undefined;
   readonly paint: (canvas: Canvas, moment: Moment, state: unknown) => void;
 }
 
 const sketchKeys = new OptionNames([
-  'title', 'canvas', 'frameRate', 'duration', 'repeat', 'still', 'carry', 'seed', 'assets', 'start', 'step', 'paint',
+  'title', 'canvas', 'frameRate', 'duration', 'repeat', 'still', 'carry', 'seed', 'assets', 'dials', 'start', 'step', 'paint',
 ]); // prettier-ignore
 const canvasKeys = new OptionNames([
   'width',
@@ -126,9 +137,11 @@ export function isSketch(value: unknown): value is Sketch {
  * Checks a sketch and fills in what it leaves out. A sketch file exports what this returns as its default.
  * @throws SketchError where an option is misspelt or cannot be meant.
  */
-export function defineSketch<State = undefined, Assets extends AssetMap = Record<never, never>>(
-  definition: SketchDefinition<State, Assets>,
-): Sketch {
+export function defineSketch<
+  State = undefined,
+  Assets extends AssetMap = Record<never, never>,
+  Dials extends DialMap = Record<never, never>,
+>(definition: SketchDefinition<State, Assets, Dials>): Sketch {
   optionsObject(call, definition, '{ paint(canvas) { … } }');
   checkKeys(call, definition, sketchKeys);
   const {
@@ -155,6 +168,7 @@ export function defineSketch<State = undefined, Assets extends AssetMap = Record
     carry: within(call, 'carry', carry, 0, 1),
     seed: whole(call, 'seed', seed, 0),
     assets: assets ?? {},
+    dials: readDials(definition.dials),
     start: start === undefined ? () => undefined : callable(call, 'start', start),
     step: step === undefined ? undefined : callable(call, 'step', step),
     paint: callable(call, 'paint', definition.paint),

@@ -1,5 +1,5 @@
-import { SketchError } from '../error.ts';
 import type { Path } from '../geometry/path.ts';
+import { PartNeeded } from '../needed.ts';
 
 /** A line of text set in a font, in ems from the start of its baseline; y grows downwards. */
 export interface SetLine {
@@ -40,26 +40,22 @@ export class Font {
   }
 }
 
-/**
- * Text was asked for before its font was there. A run that meets this loads the font and goes on, so that a sketch
- * without text never waits for one.
- */
-export class FontNeeded extends SketchError {
-  constructor(readonly weight: 'regular' | 'bold') {
-    super({
-      problem: 'text was set before its font was loaded',
-      expected: 'await loadFonts() before',
-    });
-  }
+const loaded = new Map<'regular' | 'bold', Font>();
+let letters: typeof import('./lettering.ts') | undefined;
+
+/** The library's own font. @throws PartNeeded where it is not loaded yet */
+export function defaultFont(weight: 'regular' | 'bold'): Font {
+  return loaded.get(weight) ?? needFonts([weight]);
 }
 
-const loaded = new Map<'regular' | 'bold', Font>();
+/** What sets text. @throws PartNeeded where it is not loaded yet */
+export function lettering(): typeof import('./lettering.ts') {
+  return letters ?? needFonts([]);
+}
 
-/** The library's own font. @throws FontNeeded where it is not loaded yet */
-export function defaultFont(weight: 'regular' | 'bold'): Font {
-  const font = loaded.get(weight);
-  if (font === undefined) throw new FontNeeded(weight);
-  return font;
+function needFonts(weights: readonly ('regular' | 'bold')[]): never {
+  const load = (): Promise<void> => loadFonts(weights);
+  throw new PartNeeded('text was set before its font was loaded', 'await loadFonts() before', load);
 }
 
 /**
@@ -67,6 +63,7 @@ export function defaultFont(weight: 'regular' | 'bold'): Font {
  * sketch.
  */
 export async function loadFonts(weights: readonly ('regular' | 'bold')[] = ['regular', 'bold']): Promise<void> {
+  letters ??= await import('./lettering.ts');
   await Promise.all(
     weights.map(async (weight) => {
       if (loaded.has(weight)) return;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { createRandom } from '../../src/index.ts';
+import { createNoise, createRandom, defineSketch, Run } from '../../src/index.ts';
 
 describe('random', () => {
   test('keeps to its ranges, reaches both ends of int, and shuffles what it was given', () => {
@@ -34,5 +34,48 @@ describe('random', () => {
     one.between(0, 1);
     expect(one.stream('gulls').int(0, 1e9)).toBe(createRandom('quay').stream('gulls').int(0, 1e9));
     expect(one.stream(1).int(0, 1e9)).not.toBe(one.stream(2).int(0, 1e9));
+  });
+});
+
+describe('noise', () => {
+  const noise = createNoise(7);
+
+  test('is smooth, from −1 to 1, and the same for the same seed', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -1e3, max: 1e3, noNaN: true }),
+        fc.double({ min: -1e3, max: 1e3, noNaN: true }),
+        (x, y) => {
+          for (const value of [noise(x), noise(x, y), noise(x, y, x + y), noise.loop(x, y)]) expect(Math.abs(value)).toBeLessThanOrEqual(1); // prettier-ignore
+          expect(Math.abs(noise(x, y) - noise(x + 1e-3, y))).toBeLessThan(0.02);
+          expect(createNoise(7)(x, y)).toBe(noise(x, y));
+        },
+      ),
+    );
+    expect(createNoise(8)(0.3, 0.7)).not.toBe(noise(0.3, 0.7));
+    expect(noise.stream('rain')(0.3, 0.7)).not.toBe(noise(0.3, 0.7));
+  });
+
+  test('comes back in a loop', () => {
+    expect(noise.loop(1, 2, 3)).toBeCloseTo(noise.loop(0, 2, 3), 9);
+    expect(noise.loop(0.5, 2, 3)).not.toBeCloseTo(noise.loop(0, 2, 3), 3);
+  });
+
+  test('is there for a sketch that asks, in start, step and paint alike', async () => {
+    const seen: number[][] = [];
+    const sketch = defineSketch({
+      seed: 7,
+      start: ({ noise: n }) => [n(0.5)],
+      step: (state, { noise: n, frame }) => void state.push(n(frame + 0.5)),
+      paint: (_, { noise: n }, state) => void seen.push([...state, n(9.5)]),
+    });
+    const run = new Run(sketch);
+    await run.goTo(2);
+    await run.paint();
+    expect(seen).toEqual([[noise(0.5), noise(1.5), noise(2.5), noise(9.5)]]);
+  });
+
+  test('refuses what is not a number', () => {
+    expect(() => noise(NaN)).toThrow('noise: x NaN is not finite');
   });
 });

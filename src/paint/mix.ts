@@ -1,0 +1,38 @@
+import { finite, oneOf, within } from '../options.ts';
+import { fromUnits, readStops, type Color, type ColorLike, type Stop } from './color.ts';
+import { converter, interpolate, type ParsedColor } from './culori-mix.ts';
+
+const toRgb = converter('rgb');
+const mixSpaces = ['oklab', 'oklch', 'rgb', 'hsl', 'lab', 'lch'] as const;
+/** A space in which two colours can be mixed. */
+export type MixSpace = (typeof mixSpaces)[number];
+
+/**
+ * The colour a part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`. Mixed in Oklab unless another space is
+ * named; in a space with a hue the shorter way round.
+ */
+export function colorMix(a: ColorLike, b: ColorLike, t: number, space: MixSpace = 'oklab'): Color {
+  return ramp([a, b], space)(within('colorMix', 't', t, 0, 1));
+}
+
+/**
+ * A function from 0..1 to the colours between the stops: colours spread evenly, or `[offset, colour]` pairs. What lies
+ * before the first or behind the last takes their colour. Mixed in Oklab unless another space is named.
+ */
+export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: number) => Color {
+  const mode = oneOf('ramp', 'space', space, mixSpaces);
+  const read = readStops('ramp', stops);
+  const list = read.map(({ color, offset }): [ParsedColor, number] => [
+    { mode: 'rgb', r: color.red / 255, g: color.green / 255, b: color.blue / 255, alpha: color.alpha },
+    offset,
+  ]);
+  const at = interpolate(list as unknown as Parameters<typeof interpolate>[0], mode) as (t: number) => ParsedColor;
+  const first = read[0];
+  const last = read[read.length - 1];
+  return (t) => {
+    const where = finite('ramp', 't', t);
+    if (where <= first.offset) return first.color;
+    if (where >= last.offset) return last.color;
+    return fromUnits(toRgb(at(where)));
+  };
+}

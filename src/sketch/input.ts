@@ -1,0 +1,169 @@
+import type { View } from '../canvas/view.ts';
+import { finite } from '../options.ts';
+
+/*
+ * What a person does with pointer and keys, frame by frame. A host tells it in events, live or from a track; the same
+ * events give the same pointer and keys.
+ */
+
+/** One thing that a person did. Points are in the sketch's units; keys have the names of `KeyboardEvent.key`. */
+export type InputEvent =
+  | { readonly type: 'move'; readonly at: readonly [number, number] }
+  | { readonly type: 'leave' | 'press' | 'release' }
+  | { readonly type: 'keydown' | 'keyup'; readonly key: string };
+
+/** Where a run gets its events from. */
+export interface InputSource {
+  /** What was done since the frame before; for frame 0, how things stand. Asked once a frame, in order. */
+  take(frame: number): readonly InputEvent[];
+}
+
+/** The mouse, the pen or the finger. */
+export interface Pointer {
+  /** Where it is or was last, in the sketch's units; outside the canvas while there has been none. */
+  readonly x: number;
+  readonly y: number;
+  /** Whether it is over the canvas. */
+  readonly inside: boolean;
+  readonly pressed: boolean;
+  /** Whether it was pressed, or let go, since the frame before. */
+  readonly justPressed: boolean;
+  readonly justReleased: boolean;
+  /** Whether it is over something of that label, or in a group of it, as the last frame was painted. */
+  over(label: string): boolean;
+}
+
+/** The keyboard. Keys go by what they write (`a`, whatever Shift says) or are called (`ArrowLeft`, `Enter`, ` `). */
+export interface Keys {
+  held(key: string): boolean;
+  /** Whether it was pressed since the frame before. */
+  justPressed(key: string): boolean;
+}
+
+/** Pointer and keys of one run. */
+export class Input {
+  private x: number;
+  private y: number;
+  private inside = false;
+  private pressed = false;
+  private justPressed = false;
+  private justReleased = false;
+  private readonly held = new Set<string>();
+  private readonly justHeld = new Set<string>();
+  private readonly outside: readonly [number, number];
+  readonly pointer: Pointer;
+  readonly keys: Keys;
+
+  /**
+   * @param view where the canvas lies, so that a pointer that is not there rests outside it
+   * @param over whether something of a label lies at a point of the last frame
+   */
+  constructor(
+    view: Pick<View, 'left' | 'top' | 'width' | 'height'>,
+    over: (label: string, x: number, y: number) => boolean,
+  ) {
+    this.outside = [view.left - view.width, view.top - view.height];
+    [this.x, this.y] = this.outside;
+    // One view of it all, which a sketch may keep: it always tells of the frame at hand.
+    // eslint-disable-next-line @typescript-eslint/no-this-alias
+    const input = this;
+    this.pointer = {
+      get x() {
+        return input.x;
+      },
+      get y() {
+        return input.y;
+      },
+      get inside() {
+        return input.inside;
+      },
+      get pressed() {
+        return input.pressed;
+      },
+      get justPressed() {
+        return input.justPressed;
+      },
+      get justReleased() {
+        return input.justReleased;
+      },
+      over: (label) => input.inside && over(label, input.x, input.y),
+    };
+    this.keys = {
+      held: (key) => this.held.has(keyName(key)),
+      justPressed: (key) => this.justHeld.has(keyName(key)),
+    };
+  }
+
+  /** Goes on to a frame. Nothing has only just been pressed in frame 0: there was no frame before it. */
+  begin(frame: number, events: readonly InputEvent[]): void {
+    if (frame === 0) this.reset();
+    this.forgetJust();
+    for (const event of events) this.apply(event);
+    if (frame === 0) this.forgetJust();
+  }
+
+  private apply(event: InputEvent): void {
+    switch (event.type) {
+      case 'move':
+        this.x = finite('input', 'x', event.at[0]);
+        this.y = finite('input', 'y', event.at[1]);
+        this.inside = true;
+        break;
+      case 'leave':
+        this.inside = false;
+        break;
+      case 'press':
+        this.pressed = true;
+        this.justPressed = true;
+        break;
+      case 'release':
+        this.pressed = false;
+        this.justReleased = true;
+        break;
+      case 'keydown': {
+        const key = keyName(event.key);
+        if (!this.held.has(key)) this.justHeld.add(key);
+        this.held.add(key);
+        break;
+      }
+      case 'keyup':
+        this.held.delete(keyName(event.key));
+    }
+  }
+
+  private forgetJust(): void {
+    this.justPressed = false;
+    this.justReleased = false;
+    this.justHeld.clear();
+  }
+
+  private reset(): void {
+    [this.x, this.y] = this.outside;
+    this.inside = false;
+    this.pressed = false;
+    this.held.clear();
+  }
+}
+
+/** A key as it is kept: letters without regard to Shift, so that one let go under Shift is not held for ever. */
+export function keyName(key: string): string {
+  return key.length === 1 ? key.toLowerCase() : key;
+}
+
+/** Notes what another source tells, from frame 0 on. */
+export class Recorder implements InputSource {
+  private noted: { frame: number; event: InputEvent }[] = [];
+
+  constructor(private readonly source: InputSource) {}
+
+  get events(): readonly { readonly frame: number; readonly event: InputEvent }[] {
+    return this.noted;
+  }
+
+  take(frame: number): readonly InputEvent[] {
+    if (frame === 0) this.noted = [];
+    const events = this.source.take(frame);
+    for (const event of events) this.noted.push({ frame, event });
+    return events;
+  }
+}

@@ -1,0 +1,125 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { defineSketch, Run, type InputEvent, type InputSource } from '../../src/index.ts';
+import { Recorder } from '../../src/sketch/input.ts';
+import { makeTrack, playTrack, readTrack, writeTrack } from '../../src/sketch/input-track.ts';
+
+const from = (byFrame: Record<number, InputEvent[]>): InputSource => ({ take: (frame) => byFrame[frame] ?? [] });
+const setting = { title: 'Quay', width: 640, height: 360, frameRate: 60, seed: 1 };
+
+test('pointer and keys follow the events, frame by frame', async () => {
+  const seen: unknown[] = [];
+  const sketch = defineSketch({
+    paint(_, { pointer: { x, y, inside, pressed, justPressed, justReleased }, keys }) {
+      seen.push([x, y, inside, pressed, justPressed, justReleased, keys.held('A'), keys.justPressed('a')]);
+    },
+  });
+  const events: Record<number, InputEvent[]> = {
+    1: [{ type: 'move', at: [10, 20] }, { type: 'press' }, { type: 'keydown', key: 'A' }],
+    3: [{ type: 'release' }, { type: 'leave' }, { type: 'keyup', key: 'a' }],
+  };
+  const run = new Run(sketch, { input: () => from(events) });
+  for (let frame = 0; frame < 5; frame++) {
+    await run.goTo(frame);
+    await run.paint();
+  }
+  expect(seen).toEqual([
+    [-640, -360, false, false, false, false, false, false],
+    [10, 20, true, true, true, false, true, true],
+    [10, 20, true, true, false, false, true, false],
+    [10, 20, false, false, false, true, false, false],
+    [10, 20, false, false, false, false, false, false],
+  ]);
+});
+
+test('the pointer is over what lay under it in the last frame: fills, strokes and clips, by label or group', async () => {
+  const over = async (label: string, at: [number, number]): Promise<boolean> => {
+    let answer = false;
+    const sketch = defineSketch({
+      paint(canvas, { pointer }) {
+        answer = pointer.over(label);
+        canvas.group({ translate: [100, 100], rotate: 45, label: 'crane' }, () => {
+          canvas.rect({ at: [0, 0], size: 40, fill: 'teal', label: 'box' });
+          canvas.line({ from: [50, 0], to: [90, 0], stroke: { color: 'red', width: 8 }, label: 'jib' });
+        });
+        canvas.group({ clip: (region) => region.circle({ at: [300, 100], radius: 20 }) }, () =>
+          canvas.rect({ at: [300, 100], size: 100, label: 'porthole' }),
+        );
+      },
+    });
+    const run = new Run(sketch, { input: () => from({ 0: [{ type: 'move', at }] }) });
+    await run.goTo(1);
+    await run.paint();
+    return answer;
+  };
+  expect(await over('box', [100, 125])).toBe(true); // a corner of the turned box
+  expect(await over('box', [119, 119])).toBe(false); // a corner of the box before it was turned
+  expect(await over('crane', [100, 125])).toBe(true);
+  expect(await over('jib', [150, 150])).toBe(true);
+  expect(await over('jib', [150, 160])).toBe(false);
+  expect(await over('porthole', [310, 100])).toBe(true);
+  expect(await over('porthole', [330, 100])).toBe(false);
+});
+
+test('over looks at the frame before, whoever asks and however the frame was come by', async () => {
+  // The buoy moves 10 a frame; the pointer rests where the buoy is in frame 3.
+  const make = (): { run: Run; hits: number[] } => {
+    const hits: number[] = [];
+    const sketch = defineSketch({
+      start: () => ({ x: 0 }),
+      step(state, { frame, pointer }) {
+        if (frame > 2 && pointer.over('buoy')) hits.push(frame);
+        state.x += 10;
+      },
+      paint: (canvas, _, { x }) => canvas.circle({ at: [x, 50], radius: 4, label: 'buoy' }),
+    });
+    return { run: new Run(sketch, { input: () => from({ 0: [{ type: 'move', at: [30, 50] }] }) }), hits };
+  };
+  const straight = make();
+  await straight.run.goTo(8);
+  expect(new Set(straight.hits)).toEqual(new Set([4]));
+  const painted = make();
+  for (let frame = 0; frame <= 8; frame++) {
+    await painted.run.goTo(frame);
+    await painted.run.paint();
+  }
+  expect(new Set(painted.hits)).toEqual(new Set([4]));
+});
+
+test('a recorded track plays back the same, through its file', () =>
+  fc.assert(
+    fc.asyncProperty(
+      fc.array(
+        fc.tuple(
+          fc.integer({ min: 0, max: 20 }),
+          fc.oneof(
+            fc.record({ type: fc.constant('move' as const), at: fc.tuple(fc.integer(), fc.double({ noNaN: true, noDefaultInfinity: true })) }), // prettier-ignore
+            fc.record({ type: fc.constantFrom('leave' as const, 'press' as const, 'release' as const) }),
+            fc.record({
+              type: fc.constantFrom('keydown' as const, 'keyup' as const),
+              key: fc.string({ minLength: 1 }),
+            }),
+          ),
+        ),
+      ),
+      async (list) => {
+        const live: Record<number, InputEvent[]> = {};
+        for (const [frame, event] of list) (live[frame] ??= []).push(event as InputEvent);
+        const recorder = new Recorder(from(live));
+        for (let frame = 0; frame <= 20; frame++) recorder.take(frame);
+        const track = playTrack(readTrack('t.json', writeTrack(makeTrack(setting, recorder.events))));
+        for (let frame = 0; frame <= 20; frame++)
+          expect(JSON.stringify(track.take(frame))).toBe(JSON.stringify(live[frame] ?? []));
+      },
+    ),
+  ));
+
+test.each([
+  ['not JSON', '{', /t\.json is not JSON/],
+  ['another file', '{"a":1}', /t\.json is not an input track; expected "format"/],
+  ['a wrong event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'move', at: [1] } as never }])), /events\[0\]\.at/],
+  ['an unknown event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'hover' } as never }])), /events\[0\]\.type/],
+  ['events out of order', writeTrack(makeTrack(setting, [{ frame: 4, event: { type: 'press' } }, { frame: 2, event: { type: 'release' } }])), /events\[1\]\.frame: 2 comes behind 4/],
+])('a track that is %s is refused by its place', (_, text, message) => {
+  expect(() => readTrack('t.json', text)).toThrow(message);
+}); // prettier-ignore
