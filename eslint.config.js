@@ -16,6 +16,8 @@ const arrows = {
   motion: ['paint'],
   chance: ['paint'],
   raster: ['geometry', 'paint', 'canvas'],
+  svg: ['geometry', 'paint', 'canvas'],
+  encode: ['paint', 'text', 'canvas', 'raster'],
   sketch: ['geometry', 'paint', 'canvas', 'motion', 'chance', 'raster', 'text'],
 };
 const folders = [...Object.keys(arrows), 'browser', 'viewer', 'node', 'cli'];

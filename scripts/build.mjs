@@ -5,7 +5,14 @@ import path from 'node:path';
 import { build } from 'esbuild';
 
 /** The files that speak to packages of many files, or of another module system: each is packed together with its own. */
-const packed = ['paint/culori.js', 'paint/culori-mix.js', 'text/read-font.js', 'sketch/decode-picture.js'];
+const packed = [
+  'paint/culori.js',
+  'paint/culori-mix.js',
+  'text/read-font.js',
+  'sketch/decode-picture.js',
+  'encode/quantize.js',
+  'svg/picture-data.js',
+];
 
 rmSync('dist', { recursive: true, force: true });
 await import('./fonts.mjs');

@@ -16,6 +16,10 @@ declare class TextDecoder {
 
 // Fonts are unpacked with what both Node and browsers have.
 declare function atob(base64: string): string;
+declare function btoa(bytes: string): string;
+declare class TextEncoder {
+  encode(text: string): Uint8Array;
+}
 declare class Blob {
   constructor(parts: Uint8Array[]);
   stream(): { pipeThrough(stream: DecompressionStream): object };

@@ -8,7 +8,7 @@ export function sortLayers(items: readonly Item[]): Item[] {
   const root: Entry[] = [];
   const contents = new Map<Group, Entry[]>();
   const entriesOf = (group: Group | undefined): Entry[] => {
-    const isolated = isolatedAt(group);
+    const isolated = nearestOf(isIsolated, group);
     if (isolated === undefined) return root;
     let entries = contents.get(isolated);
     if (entries === undefined) {
@@ -36,28 +36,33 @@ interface Entry {
   readonly group?: Group;
 }
 
-/** The nearest isolated group, the group itself included. */
-function isolatedAt(group: Group | undefined): Group | undefined {
-  while (group !== undefined && !group.isolated) group = group.parent;
+const isIsolated = (group: Group): boolean => group.isolated;
+
+/** The nearest group that counts, the group itself included. */
+function nearestOf(counts: (group: Group) => boolean, group: Group | undefined): Group | undefined {
+  while (group !== undefined && !counts(group)) group = group.parent;
   return group;
 }
 
 /** What is done on the way through a frame's items. */
 export interface Visitor {
-  /** An isolated group begins: what follows is drawn apart, until it ends. */
+  /** A group begins: what follows is in it, until it ends. */
   enter(group: Group): void;
   leave(group: Group): void;
   item(item: Item): void;
 }
 
-/** Goes through items in painter's order, with the beginnings and ends of the isolated groups about them. */
-export function walk(items: readonly Item[], visitor: Visitor): void {
+/**
+ * Goes through items in painter's order, with the beginnings and ends of the groups about them.
+ * @param counts which groups are told of: the isolated ones, which are pictures of their own, unless it says otherwise
+ */
+export function walk(items: readonly Item[], visitor: Visitor, counts = isIsolated): void {
   let open: Group[] = [];
   let last: Group | undefined;
   for (const item of items) {
     if (item.group !== last) {
       last = item.group;
-      const chain = isolatedChain(item.group);
+      const chain = chainOf(counts, item.group);
       let shared = 0;
       while (shared < chain.length && chain[shared] === open[shared]) shared++;
       for (let i = open.length - 1; i >= shared; i--) visitor.leave(open[i]);
@@ -69,10 +74,10 @@ export function walk(items: readonly Item[], visitor: Visitor): void {
   for (let i = open.length - 1; i >= 0; i--) visitor.leave(open[i]);
 }
 
-/** The isolated groups about an item, outermost first. */
-function isolatedChain(group: Group | undefined): Group[] {
+/** The groups that count about an item, outermost first. */
+function chainOf(counts: (group: Group) => boolean, group: Group | undefined): Group[] {
   const chain: Group[] = [];
-  for (let at = isolatedAt(group); at !== undefined; at = isolatedAt(at.parent)) chain.unshift(at);
+  for (let at = nearestOf(counts, group); at !== undefined; at = nearestOf(counts, at.parent)) chain.unshift(at);
   return chain;
 }
 

@@ -1,19 +1,37 @@
-import { InvalidArgumentError, Option } from 'commander';
+import { InvalidArgumentError, Option, type Command } from 'commander';
 
-/** What the common options come to. */
+/** What the options come to that choose a run of a sketch. */
 export interface RunArguments {
-  frame?: number;
-  at?: number;
   size?: { width: number; height: number };
   density?: number;
   seed?: number;
+  dial?: readonly (readonly [name: string, value: string])[];
+  input?: string;
+  patience?: number;
+}
+
+/** What the options come to that choose one frame. */
+export interface FrameArguments {
+  frame?: number;
+  at?: number;
+}
+
+/** What the options come to that say how a job tells of itself. */
+export interface ReportArguments {
   quiet?: boolean;
+  json?: boolean;
 }
 
 /** A whole number that is not negative. */
 function wholeNumber(text: string): number {
   if (/^\d+$/.test(text)) return Number(text);
   throw new InvalidArgumentError('Expected a whole number, 0 or more.');
+}
+
+/** A whole number above 0. */
+function count(text: string): number {
+  if (/^\d+$/.test(text) && Number(text) > 0) return Number(text);
+  throw new InvalidArgumentError('Expected a whole number, 1 or more.');
 }
 
 /** A number that is not negative. */
@@ -29,15 +47,47 @@ function pixelSize(text: string): { width: number; height: number } {
   throw new InvalidArgumentError('Expected WIDTHxHEIGHT, for example 1280x720.');
 }
 
+function frameRange(text: string): [number, number] {
+  const found = /^(\d+)\.\.(\d+)$/.exec(text);
+  if (found && Number(found[1]) <= Number(found[2])) return [Number(found[1]), Number(found[2])];
+  throw new InvalidArgumentError('Expected FIRST..LAST, for example 0..59.');
+}
+
+function frameList(text: string): number[] {
+  const numbers = text.split(',').map((part) => part.trim());
+  if (numbers.every((part) => /^\d+$/.test(part))) return numbers.map(Number);
+  throw new InvalidArgumentError('Expected frames with commas between them, for example 0,12,30.');
+}
+
+function dialSetting(text: string, before: [string, string][] = []): [string, string][] {
+  const found = /^([^=]+)=(.*)$/s.exec(text);
+  if (found) return [...before, [found[1], found[2]]];
+  throw new InvalidArgumentError('Expected NAME=VALUE, for example swell=20.');
+}
+
+/** The options that choose a run: its size, chance, dials and input. */
+export function addRunOptions(command: Command): Command {
+  return command
+    .addOption(new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize))
+    .addOption(new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber))
+    .addOption(new Option('--seed <n>', 'the seed of its chance').argParser(wholeNumber))
+    .addOption(new Option('--dial <name=value>', 'turns a dial; may be given again').argParser(dialSetting))
+    .addOption(new Option('--input <track>', 'plays recorded pointer and keys'))
+    .addOption(
+      new Option('--patience <seconds>', 'how long one frame may take, 0 for ever').argParser(plainNumber).default(10),
+    );
+}
+
 export const frameOption = (): Option =>
   new Option('--frame <n>', 'the frame, counted from 0').argParser(wholeNumber).conflicts('at');
 export const atOption = (): Option =>
   new Option('--at <seconds>', 'the frame that is shown at a moment').argParser(plainNumber);
-export const sizeOption = (): Option =>
-  new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize);
-export const densityOption = (): Option =>
-  new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber);
-export const seedOption = (): Option => new Option('--seed <n>', 'the seed of its chance').argParser(wholeNumber);
+export const framesOption = (): Option =>
+  new Option('--frames <A..B>', 'the first and the last frame; the whole run if left out').argParser(frameRange);
+export const pickOption = (): Option =>
+  new Option('--pick <n,n,…>', 'just these frames').argParser(frameList).conflicts(['frames', 'count']);
+export const countOption = (flag: string, text: string): Option => new Option(flag, text).argParser(count);
 export const quietOption = (): Option => new Option('-q, --quiet', 'print nothing but errors');
+export const jsonOption = (): Option => new Option('--json', 'print what was done as JSON');
 export const portOption = (): Option =>
   new Option('--port <n>', 'the port to listen on; any free one if left out').argParser(wholeNumber);

@@ -2,7 +2,7 @@ import { mkdir } from 'node:fs/promises';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { Command } from 'commander';
-import { renderFile } from './render.ts';
+import { render } from './render.ts';
 
 const demoSketch = fileURLToPath(new URL('../../examples/pellan-quay/quay.ts', import.meta.url));
 const folder = 'out';
@@ -14,7 +14,7 @@ export function demoCommand(): Command {
     .action(async () => {
       await mkdir(folder, { recursive: true });
       const output = path.join(folder, 'pellan-quay.png');
-      const said = await renderFile(demoSketch, output, { at: 6.5 });
+      const { said } = await render(demoSketch, output, { at: 6.5 });
       process.stdout.write(`${said}\nSee it move: juggle play ${path.relative(process.cwd(), demoSketch)}\n`);
     });
 }

@@ -4,12 +4,15 @@ import { Command, CommanderError } from 'commander';
 import { asSketchError, SketchError } from '../error.ts';
 import { demoCommand } from './demo.ts';
 import { playCommand } from './play.ts';
-import { renderCommand } from './render.ts';
+import { renderCommand, Stopped } from './render.ts';
+import { stripCommand } from './strip.ts';
 
 const { version } = createRequire(import.meta.url)('frame-juggler/package.json') as { version: string };
 
 /** Exit codes: 0 fine, 1 findings or differences, 2 it could not be done. */
 const couldNot = 2;
+/** As shells have it: 128 and the number of the signal that Ctrl-C sends. */
+const interrupted = 130;
 
 function program(): Command {
   const juggle = new Command('juggle')
@@ -27,10 +30,13 @@ Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
     );
   // Subcommands take these over as they are added.
   juggle.exitOverride().configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'juggle: ')) });
-  for (const command of [playCommand(), renderCommand(), demoCommand()])
+  for (const command of [playCommand(), renderCommand(), stripCommand(), demoCommand()])
     juggle.addCommand(command.copyInheritedSettings(juggle));
   return juggle;
 }
+
+// Whoever reads our output may have enough of it.
+process.stdout.on('error', () => process.exit(couldNot));
 
 try {
   await program().parseAsync();
@@ -41,6 +47,6 @@ try {
     process.stderr.write(`juggle: ${error.message}\n`);
     // A fault that is none of the sketch's is ours: its trace helps to mend it.
     if (!(thrown instanceof SketchError) && process.env.JUGGLE_TRACE !== undefined) console.error(thrown);
-    process.exitCode = couldNot;
+    process.exitCode = thrown instanceof Stopped ? interrupted : couldNot;
   }
 }

@@ -1,9 +1,7 @@
-import { randomBytes } from 'node:crypto';
-import { readFile, rename, rm, writeFile } from 'node:fs/promises';
-import path from 'node:path';
+import { readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
-import { SketchError } from '../error.ts';
 import type { AssetHost } from '../sketch/assets.ts';
+import { openSink } from './sink.ts';
 
 /** Reads a sketch's files from disk. */
 export const fileHost: AssetHost = {
@@ -18,16 +16,16 @@ export const fileHost: AssetHost = {
   },
 };
 
-/** Writes a file whole or not at all: beside its place first, then moved there. */
+/** Writes a file whole or not at all. `-` is standard output. */
 export async function writeWhole(file: string, bytes: Uint8Array): Promise<void> {
-  const beside = path.join(path.dirname(file), `.${path.basename(file)}.${randomBytes(4).toString('hex')}.part`);
+  const sink = await openSink(file);
   try {
-    await writeFile(beside, bytes);
-    await rename(beside, file);
+    await sink.write(bytes);
   } catch (error) {
-    await rm(beside, { force: true }).catch(() => undefined);
-    throw new SketchError({ problem: `${file} could not be written: ${describe(error, path.dirname(file))}` });
+    await sink.abandon();
+    throw error;
   }
+  await sink.commit();
 }
 
 /** A file system error in words. */

@@ -41,7 +41,7 @@ describe('juggle render', () => {
   test('writes one frame of a sketch that lies anywhere, without a package.json', async () => {
     const { code, out, err } = await run('render', 'buoy.ts', '-o', 'buoy.png', '--at', '2');
     expect([code, err]).toEqual([0, '']);
-    expect(out).toBe('Wrote buoy.png: Buoy, frame 20, 60 × 40 pixels, seed 1\n');
+    expect(out).toBe('Wrote buoy.png: Buoy, frame 20, 60 × 40 pixels, seed 1, 1 kB\n');
     const { width, height, channels, data, text } = decode(written('buoy.png'));
     expect([width, height, channels]).toEqual([60, 40, 3]);
     expect([...data.slice(0, 3), ...data.slice(21 * 3, 22 * 3)]).toEqual([0, 0, 128, 255, 255, 255]);
@@ -83,7 +83,7 @@ describe('juggle render', () => {
     [['typo.ts', '-o', 'x.png'], 'juggle: circle: there is no option "raduis"; did you mean "radius"? (typo.ts:9:12, frame 0)\n'],
     [['nan.ts', '-o', 'x.png'], 'juggle: circle: at [1,NaN] is not a point; expected [x, y] or { x, y } with finite numbers (nan.ts:9:12, frame 0)\n'],
     [['throws.ts', '-o', 'x.png', '--frame', '7'], 'juggle: Error: squall (throws.ts:9:30, frame 7)\n'],
-    [['buoy.ts', '-o', 'x.bmp'], 'juggle: x.bmp is not a kind of picture that can be written; expected a .png file, or -\n'],
+    [['buoy.ts', '-o', 'x.bmp'], 'juggle: x.bmp is not a kind of file that can be written; expected one of png, svg, gif, apng, y4m, mp4, webm\n'],
     [['buoy.ts', '-o', 'nowhere/x.png'], 'juggle: nowhere/x.png could not be written: nowhere is not there\n'],
     [['buoy.ts', '-o', 'taken.png'], 'juggle: taken.png could not be written: it is a folder\n'],
     [['buoy.ts'], "juggle: required option '-o, --output <file>' not specified\n"],

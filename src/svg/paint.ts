@@ -1,0 +1,155 @@
+import type { Box } from '../geometry/box.ts';
+import { identity, multiply, type Matrix } from '../geometry/matrix.ts';
+import { alphaOf, blueOf, cssColor, greenOf, pack, redOf, type PackedColor } from '../paint/color.ts';
+import { boxUnits, type ConicGradient, type Gradient } from '../paint/gradient.ts';
+import type { ImageFill, Paint } from '../paint/paint.ts';
+import type { Pattern, Picture, PixelBox } from '../paint/picture.ts';
+import type { Definitions } from './defs.ts';
+import { transformText } from './outline.ts';
+import { pictureData } from './picture-data.ts';
+import { element, short, type Attributes } from './xml.ts';
+
+/** The attributes that paint something: `fill` or `stroke`, with its opacity. */
+export function paintAttributes(name: 'fill' | 'stroke', paint: Paint, box: () => Box, defs: Definitions): Attributes {
+  if (typeof paint !== 'number') return { [name]: `url(#${serverOf(paint, box, defs)})` };
+  const opaque = alphaOf(paint) === 255;
+  return { [name]: opaqueColor(paint), [`${name}-opacity`]: opaque ? undefined : unit(alphaOf(paint)) };
+}
+
+const opaqueColor = (color: PackedColor): string => cssColor(color | (255 << 24));
+const unit = (byte: number): string => short(Number((byte / 255).toFixed(4)));
+
+/** The name of what paints with more than one colour. */
+function serverOf(paint: Gradient | Pattern, box: () => Box, defs: Definitions): string {
+  if (paint.type === 'pattern') return patternOf(paint, defs);
+  const units = paint.units === 'box' ? boxUnits(box()) : identity;
+  if (paint.type === 'conic') return conicOf(paint, units, box(), defs);
+  const common = {
+    gradientUnits: 'userSpaceOnUse',
+    gradientTransform: transformText(units),
+    spreadMethod: paint.spread === 'pad' ? undefined : paint.spread,
+  };
+  const stops = paint.stops.map(({ offset, color }) =>
+    element('stop', {
+      offset,
+      'stop-color': opaqueColor(color),
+      'stop-opacity': alphaOf(color) === 255 ? undefined : unit(alphaOf(color)),
+    }),
+  );
+  if (paint.type === 'linear') {
+    const [[x1, y1], [x2, y2]] = [paint.from, paint.to];
+    // A gradient without length paints nothing; SVG would take its last colour.
+    if (x1 === x2 && y1 === y2) return defs.add('pattern', { width: 0, height: 0 }, []);
+    return defs.add('linearGradient', { ...common, x1, y1, x2, y2 }, stops);
+  }
+  const { at, focus, radius } = paint;
+  const focused = focus[0] !== at[0] || focus[1] !== at[1];
+  const place = {
+    cx: at[0],
+    cy: at[1],
+    r: radius,
+    fx: focused ? focus[0] : undefined,
+    fy: focused ? focus[1] : undefined,
+  };
+  return defs.add('radialGradient', { ...common, ...place }, stops);
+}
+
+const mostWedges = 720;
+
+/** SVG has no gradient round a point: it is drawn in wedges so thin that each has one colour. */
+function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definitions): string {
+  const { at, start, stops } = gradient;
+  const wedges: string[] = [];
+  // Far enough to cover the shape from wherever the middle is.
+  const [a, , , d, e, f] = units;
+  const [cx, cy] = [a * at[0] + e, d * at[1] + f];
+  const reach = 2 * Math.hypot(Math.max(Math.abs(box.left - cx), Math.abs(box.right - cx)) / a, Math.max(Math.abs(box.top - cy), Math.abs(box.bottom - cy)) / d); // prettier-ignore
+  const rim = (turn: number): string => {
+    const angle = ((start + turn * 360) * Math.PI) / 180;
+    return `${short(at[0] + reach * Math.cos(angle))},${short(at[1] + reach * Math.sin(angle))}`;
+  };
+  const wedge = (from: number, to: number, color: PackedColor): void => {
+    const points = `${short(at[0])},${short(at[1])} ${rim(from)} ${rim(to)}`;
+    const alpha = alphaOf(color) === 255 ? undefined : unit(alphaOf(color));
+    wedges.push(element('polygon', { points, fill: opaqueColor(color), 'fill-opacity': alpha }));
+  };
+  const spans = [{ offset: 0, color: stops[0].color }, ...stops, { offset: 1, color: stops[stops.length - 1].color }];
+  for (let i = 1; i < spans.length; i++) {
+    const [from, to] = [spans[i - 1], spans[i]];
+    const span = to.offset - from.offset;
+    if (span <= 0) continue;
+    // As many as there are shades between the two, and never one so wide that it is no wedge.
+    const count = Math.max(
+      Math.ceil(span * 24),
+      Math.min(Math.ceil(span * mostWedges), difference(from.color, to.color)),
+    );
+    for (let step = 0; step < count; step++) {
+      const at0 = from.offset + (span * step) / count;
+      const at1 = from.offset + (span * (step + 1)) / count;
+      wedge(at0, at1, mixed(from.color, to.color, (step + 0.5) / count));
+    }
+  }
+  const { left, top, right, bottom } = box;
+  // A little more on every side, so that the shape's edge does not meet the next tile.
+  const [dx, dy] = [(right - left) * 0.1 + 1, (bottom - top) * 0.1 + 1];
+  const place = { x: left - dx, y: top - dy, width: right - left + 2 * dx, height: bottom - top + 2 * dy };
+  // Pixel for pixel one wedge or the other: softened, their edges would show as rays.
+  const drawn = element('g', { transform: transformText(units), 'shape-rendering': 'crispEdges' }, wedges);
+  return defs.add('pattern', { patternUnits: 'userSpaceOnUse', ...place }, [drawn]);
+}
+
+function difference(a: PackedColor, b: PackedColor): number {
+  return Math.max(...[redOf, greenOf, blueOf, alphaOf].map((channel) => Math.abs(channel(a) - channel(b))), 1);
+}
+
+function mixed(a: PackedColor, b: PackedColor, t: number): PackedColor {
+  const mix = (channel: (color: number) => number): number => channel(a) * (1 - t) + channel(b) * t;
+  return pack(mix(redOf), mix(greenOf), mix(blueOf), mix(alphaOf));
+}
+
+function patternOf({ picture, transform, smooth }: Pattern, defs: Definitions): string {
+  const { width, height } = picture;
+  const image = imageElement(picture, { x: 0, y: 0, width, height }, smooth, {});
+  const place = { width, height, patternUnits: 'userSpaceOnUse', patternTransform: transformText(transform) };
+  return defs.add('pattern', place, [image]);
+}
+
+/** An image in its place. @param transform from the item's units to those of the document */
+export function placedImage(
+  { picture, crop, smooth, ...fill }: ImageFill,
+  transform: Matrix,
+  rest: Attributes,
+): string {
+  return imageElement(picture, crop, smooth, {
+    transform: transformText(multiply(transform, fill.transform)),
+    ...rest,
+  });
+}
+
+const kept = new WeakMap<Picture, { version: number; byPart: Map<string, string> }>();
+
+function imageElement(picture: Picture, part: PixelBox, smooth: boolean, attributes: Attributes): string {
+  const { width, height } = part;
+  return element('image', {
+    width,
+    height,
+    ...attributes,
+    style: smooth ? undefined : 'image-rendering:pixelated',
+    href: dataUrl(picture, part),
+  });
+}
+
+function dataUrl(picture: Picture, part: PixelBox): string {
+  let known = kept.get(picture);
+  if (known?.version !== picture.version) kept.set(picture, (known = { version: picture.version, byPart: new Map() }));
+  const key = `${part.x} ${part.y} ${part.width} ${part.height}`;
+  let url = known.byPart.get(key);
+  if (url === undefined) known.byPart.set(key, (url = `data:image/png;base64,${base64(pictureData(picture, part))}`));
+  return url;
+}
+
+function base64(bytes: Uint8Array): string {
+  let text = '';
+  for (let at = 0; at < bytes.length; at += 0x8000) text += String.fromCharCode(...bytes.subarray(at, at + 0x8000));
+  return btoa(text);
+}

@@ -1,0 +1,12 @@
+import { encode } from 'fast-png';
+import type { Picture, PixelBox } from '../paint/picture.ts';
+
+/** A part of a picture as a PNG file. The build packs this file with what it takes of the package. */
+export function pictureData(picture: Picture, { x, y, width, height }: PixelBox): Uint8Array {
+  const data = new Uint8Array(width * height * 4);
+  for (let row = 0; row < height; row++) {
+    const from = ((y + row) * picture.width + x) * 4;
+    data.set(picture.data.subarray(from, from + width * 4), row * width * 4);
+  }
+  return encode({ width, height, data, channels: 4, depth: 8 });
+}

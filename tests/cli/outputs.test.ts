@@ -1,0 +1,191 @@
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { spawn } from 'node:child_process';
+import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { decode, decodeApng } from 'fast-png';
+import { GifReader } from 'omggif';
+import { readProvenance } from 'frame-juggler/node';
+import { juggle, temporaryFolder } from '../helpers.ts';
+
+const sketch = (
+  body: string,
+  rest = '',
+): string => `import { defineSketch, dial, linearGradient, pattern, picture } from 'frame-juggler';
+export default defineSketch({
+  title: 'Wakes & "trails"', canvas: { width: 60, height: 40, background: '#0b2545' }, frameRate: 10, duration: 6, ${rest}
+  start: ({ random }) => ({ x: random.between(0, 5), tile: picture(4, 4, (c) => c.circle({ at: [2, 2], radius: 2, fill: 'gold' })) }),
+  step(state, { frame }) { state.x += 0.7; ${body} },
+  paint(canvas, { random, dials }, { x, tile }) {
+    canvas.rect({ at: [30, 30], size: [60, 8], fill: pattern(tile) });
+    canvas.group({ clip: (r) => r.circle({ at: [x, 20], radius: 9, fill: pattern(tile) }), opacity: 0.9 }, () =>
+      canvas.rect({ at: [x, 20], size: 20, fill: linearGradient({ from: [0, 0], to: [60, 40], stops: ['white', 'teal'] }), stroke: 'red' }));
+    canvas.circle({ at: [x, random.between(4, 8)], radius: dials.size, fill: 'white', label: 'boat' });
+  },
+  dials: { size: dial.number(3, { min: 1, max: 9 }) },
+});
+`;
+const folder = temporaryFolder({
+  'wakes.ts': sketch(''),
+  'trails.ts': sketch('', 'carry: 0.8,'),
+  'throws.ts': sketch("if (frame === 57) throw new Error('squall');"),
+  'stuck.ts': sketch('if (frame === 3) for (;;);'),
+  'waits.ts': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ start: () => new Promise(() => {}), paint() {} });\n",
+  'endless.ts': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint(canvas, { pointer }) { canvas.circle({ at: [pointer.x, pointer.y], radius: 5 }); } });\n",
+}); // prettier-ignore
+afterAll(folder.remove);
+const run = (...args: string[]): ReturnType<typeof juggle> => juggle(folder.path, ...args);
+const at = (name: string): string => path.join(folder.path, name);
+const bytes = (name: string): Buffer => readFileSync(at(name));
+const frames = (name: string): string[] => readdirSync(at(name)).sort();
+
+describe('many frames', () => {
+  test.each(['wakes.ts', 'trails.ts'])('%s: alone, in a run, by one thread or two, again: the same bytes', async (file) => {
+    for (const [name, workers] of [['one', '1'], ['two', '2'], ['again', '2']])
+      expect((await run('render', file, '-o', `${file}-${name}/%03d.png`, '--workers', workers, '-q')).code).toBe(0);
+    await run('render', file, '-o', `${file}-part/%03d.svg`, '--frames', '20..22', '-q');
+    expect(frames(`${file}-one`)).toHaveLength(60);
+    for (const frame of frames(`${file}-one`))
+      for (const name of ['two', 'again']) expect(bytes(`${file}-${name}/${frame}`).equals(bytes(`${file}-one/${frame}`))).toBe(true);
+    for (const number of [0, 21, 59]) {
+      const { bytes: alone } = await run('render', file, '-o', '-', '--frame', String(number));
+      const inRun = decode(bytes(`${file}-one/${String(number).padStart(3, '0')}.png`));
+      expect(Buffer.from(decode(alone).data).equals(Buffer.from(inRun.data))).toBe(true);
+    }
+    const { bytes: svg } = await run('render', file, '-o', '-', '--format', 'svg', '--frame', '21');
+    const drawing = (text: Buffer): string => text.toString().replace(/<metadata>[^<]*/, '');
+    expect(drawing(bytes(`${file}-part/021.svg`))).toBe(drawing(svg));
+  }, 60_000); // prettier-ignore
+
+  test('APNG and GIF show the frames that a sequence holds, and tell where they come from', async () => {
+    for (const output of ['plain/%d.png', 'all.apng', 'all.gif'])
+      expect((await run('render', 'wakes.ts', '-o', output, '--frames', '0..9', '--seed', '5', '-q')).err).toBe('');
+    const { frames: shown } = decodeApng(bytes('all.apng'));
+    const reader = new GifReader(bytes('all.gif'));
+    expect([shown.length, reader.numFrames(), reader.frameInfo(3).delay]).toEqual([10, 10, 10]);
+    const canvas = new Uint8Array(60 * 40 * 4);
+    // The decoder leaves each frame's rectangle where it is, and nothing about it.
+    const animated = new Uint8Array(60 * 40 * 3);
+    for (let frame = 0; frame < 10; frame++) {
+      const { data } = decode(bytes(`plain/${frame}.png`));
+      reader.decodeAndBlitFrameRGBA(frame, canvas);
+      let far = 0; // channels that are off by more than anyone sees
+      for (let i = 0; i < 60 * 40; i++)
+        for (let c = 0; c < 3; c++) {
+          if (shown[frame].data[i * 4 + 3] > 0) animated[i * 3 + c] = shown[frame].data[i * 4 + c];
+          expect(animated[i * 3 + c]).toBe(data[i * 3 + c]);
+          if (Math.abs(canvas[i * 4 + c] - data[i * 3 + c]) > 12) far++;
+        }
+      expect(far / (60 * 40 * 3)).toBeLessThan(0.01);
+    }
+    expect(readProvenance(bytes('plain/3.png'))).toMatchObject({ Title: 'Wakes & "trails"', Frame: '3', Seed: '5' });
+    for (const file of ['all.gif', 'all.apng']) expect(readProvenance(bytes(file))).toMatchObject({ Frames: '0..9', Seed: '5' });
+    await run('render', 'wakes.ts', '-o', 'one.svg', '--frame', '4', '-q');
+    expect(readProvenance(bytes('one.svg'))).toMatchObject({ Title: 'Wakes & "trails"', Frame: '4', Seed: '1' });
+  }); // prettier-ignore
+
+  test('Y4M holds them all, and an encoder is handed the same', async () => {
+    await run('render', 'wakes.ts', '-o', 'all.y4m', '--frames', '0..7', '--chroma', '444', '-q');
+    expect(bytes('all.y4m').length - bytes('all.y4m').indexOf('\n') - 1).toBe(8 * (6 + 60 * 40 * 3));
+    writeFileSync(at('encoder'), '#!/usr/bin/env node\nprocess.stdin.pipe(require("fs").createWriteStream(process.argv.at(-1)));\n');
+    chmodSync(at('encoder'), 0o755);
+    const env = { ...process.env, JUGGLE_ENCODER: at('encoder') };
+    const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'render', 'wakes.ts', '-o', 'all.mp4', '--frames', '0..7', '--chroma', '444'], { cwd: folder.path, env });
+    expect(await new Promise((resolve) => child.on('close', resolve))).toBe(0);
+    expect(bytes('all.mp4').equals(bytes('all.y4m'))).toBe(true);
+  }); // prettier-ignore
+
+  test('a sequence goes on where it stopped, and is never mixed with another', async () => {
+    await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--frames', '0..20', '-q');
+    rmSync(at('go/07.png'));
+    expect((await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--resume', '-q')).code).toBe(0);
+    expect(frames('go')).toHaveLength(60);
+    expect(bytes('go/07.png').equals(bytes('wakes.ts-one/007.png'))).toBe(true);
+    const other = await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--seed', '9', '--resume');
+    expect(other).toMatchObject({ code: 2, out: '' });
+    expect(other.err).toBe('juggle: go/00.png and 59 more are of another run (Wakes & "trails", seed 1); expected another folder, or --overwrite to replace what is there\n');
+    expect((await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--seed', '9', '--frames', '0..2', '--overwrite', '-q')).code).toBe(0);
+    expect(frames('go')).toEqual(['00.png', '01.png', '02.png']);
+  }); // prettier-ignore
+});
+
+describe('when it cannot be done', () => {
+  test('a step that throws: one message with its line, and the frames before it', async () => {
+    const { code, err } = await run('render', 'throws.ts', '-o', 'bad/%02d.png');
+    expect([code, err]).toEqual([2, 'juggle: Error: squall (throws.ts:5:68, frame 57). bad/00.png to bad/56.png are there: --resume goes on\n']);
+    expect(frames('bad')).toHaveLength(57);
+    const gif = await run('render', 'throws.ts', '-o', 'bad.gif');
+    expect(gif.err).toContain('Nothing was written to bad.gif');
+    expect(readdirSync(folder.path).filter((name) => /bad\.gif|\.part$/.test(name))).toEqual([]);
+  }); // prettier-ignore
+
+  test.each([
+    [['stuck.ts', '-o', 'x.png', '--frame', '5', '--patience', '0.3'], 'Wakes & "trails": frame 3 never finished: step was stopped after 0.3 s; look for a loop that never ends, or give it longer with --patience'],
+    [['waits.ts', '-o', 'x.png', '--patience', '0.3'], 'Untitled sketch: frame 0 never finished: start was stopped after 0.3 s; look for a loop that never ends, or give it longer with --patience'],
+    [['endless.ts', '-o', 'x.gif'], 'Untitled sketch has no duration, so it has no end; expected --frames A..B, for example --frames 0..119, or a duration in the sketch'],
+    [['wakes.ts', '-o', 'x.gif', '--frame', '3'], 'x.gif holds many frames, but one was asked for; expected --frames A..B, or a .png or .svg'],
+    [['wakes.ts', '-o', 'x.png', '--frames', '1..3'], 'x.png holds one frame, but --frames asks for several; expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm'],
+    [['wakes.ts', '-o', 'x.gfi'], 'x.gfi is not a kind of file that can be written; did you mean "gif"?'],
+    [['wakes.ts', '-o', 'nowhere/x.gif'], 'nowhere/x.gif could not be written: nowhere is not there'],
+    [['wakes.ts', '-o', 'x.png', '--dial', 'szie=4'], 'dials: there is no dial "szie"; did you mean "size"?'],
+    [['wakes.ts', '-o', 'x.png', '--dial', 'size=44'], 'dials: size 44 is out of range; expected 1 or more, 9 or less'],
+    [['endless.ts', '-o', 'x.png', '--input', 'wakes.ts'], /^juggle: input track: wakes\.ts is not JSON/],
+    [['wakes.ts', '-o', 'x.png', '--frames', '5..3'], /Expected FIRST\.\.LAST/],
+  ])('%j', async (args, message) => {
+    const { code, out, err } = await run('render', ...args);
+    expect([code, out]).toEqual([2, '']);
+    if (typeof message === 'string') expect(err).toBe(`juggle: ${message}\n`);
+    else expect(err).toMatch(message);
+    expect(existsSync(at(args[2]))).toBe(false);
+  }); // prettier-ignore
+
+  test('killed at any moment: what is there is whole', async () => {
+    for (const [output, after] of [['killed/%02d.png', 700], ['killed/all.gif', 800], ['killed/all.apng', 900]] as const) {
+      mkdirSync(at('killed'), { recursive: true });
+      const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'render', 'wakes.ts', '-o', output, '--density', '8', '-q'], { cwd: folder.path });
+      await new Promise((resolve) => setTimeout(resolve, after));
+      child.kill('SIGKILL');
+      await new Promise((resolve) => child.on('close', resolve));
+      for (const name of frames('killed').filter((each) => !each.startsWith('.')))
+        expect(() => (name.endsWith('.gif') ? new GifReader(bytes(`killed/${name}`)) : decode(bytes(`killed/${name}`)))).not.toThrow();
+    }
+    // The next run takes away what was left unfinished.
+    expect((await run('render', 'wakes.ts', '-o', 'killed/last.png', '-q')).code).toBe(0);
+    expect(frames('killed').filter((name) => name.endsWith('.part'))).toEqual([]);
+  }, 30_000); // prettier-ignore
+
+  test('Ctrl-C stops it cleanly and says what is there', async () => {
+    const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--workers', '1'], { cwd: folder.path });
+    let err = '';
+    child.stderr.on('data', (data: Buffer) => (err += data.toString()));
+    for (let i = 0; i < 200 && !existsSync(at('stopped/02.png')); i++) await new Promise((resolve) => setTimeout(resolve, 20));
+    child.kill('SIGINT');
+    expect(await new Promise((resolve) => child.on('close', resolve))).toBe(130);
+    expect(err).toMatch(/juggle: stopped\. stopped\/00\.png to stopped\/\d\d\.png are there: --resume goes on\n$/);
+    expect(err).toContain(`stopped/${frames('stopped').at(-1)!} `);
+  }); // prettier-ignore
+});
+
+describe('what a person chooses', () => {
+  test('dials, on the command line or kept beside the sketch', async () => {
+    const facts = async (...args: string[]): Promise<Buffer> => Buffer.from(decode((await run('render', 'wakes.ts', '-o', '-', '-q', ...args)).bytes).data);
+    const plain = await facts();
+    expect((await facts('--dial', 'size=6')).equals(plain)).toBe(false);
+    writeFileSync(at('wakes.dials.json'), '{ "size": 6 }');
+    expect((await facts()).equals(await facts('--dial', 'size=6'))).toBe(true);
+    expect((await facts('--dial', 'size=3')).equals(plain)).toBe(true);
+    rmSync(at('wakes.dials.json'));
+  }); // prettier-ignore
+
+  test('a strip of frames, evenly spread or picked', async () => {
+    const { out } = await run('strip', 'wakes.ts', '-o', 'strip.png', '--count', '4', '--tile', '120');
+    expect(out).toBe('Wrote strip.png: Wakes & "trails", 4 frames (0, 20, 39, 59), 560 × 143 pixels, seed 1\n');
+    const { width, height, data } = decode(bytes('strip.png'));
+    expect([width, height]).toEqual([560, 143]);
+    // The first tile is the first frame at that size, its corner a margin away from the sheet's.
+    const tile = decode((await run('render', 'wakes.ts', '-o', '-', '--density', '2')).bytes);
+    for (let y = 0; y < tile.height; y++)
+      expect([...data.subarray(((y + 16) * width + 16) * 3, ((y + 16) * width + 16 + 120) * 3)]).toEqual([...tile.data.subarray(y * 360, y * 360 + 360)]);
+    const picked = await run('strip', 'trails.ts', '-o', 'picked.png', '--pick', '7,3', '--json');
+    expect(JSON.parse(picked.out)).toMatchObject({ frames: [7, 3], seed: 1 });
+  }); // prettier-ignore
+});

@@ -1,0 +1,119 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { GifReader } from 'omggif';
+import { changedRect } from '../../src/encode/changes.ts';
+import { GifEncoder } from '../../src/encode/gif.ts';
+import { rational, y4mFrame, y4mHead } from '../../src/encode/y4m.ts';
+
+const settings = { width: 6, height: 5, frameRate: 25, repeat: true, comment: 'Seed: 7' };
+
+function encode(pictures: readonly Uint32Array[], options = settings): Buffer {
+  const encoder = new GifEncoder(options);
+  const parts = pictures.map((words) => encoder.add(words)).filter((part) => part !== undefined);
+  const end = encoder.end();
+  return Buffer.concat([encoder.head(), ...parts, end]);
+}
+
+/** What a player shows: a picture and for how many hundredths of a second, one after the other. */
+function play(gif: Buffer): { words: number[]; delay: number }[] {
+  const reader = new GifReader(gif);
+  const shown = new Uint8Array(reader.width * reader.height * 4);
+  return Array.from({ length: reader.numFrames() }, (_, index) => {
+    const { delay, disposal } = reader.frameInfo(index);
+    reader.decodeAndBlitFrameRGBA(index, shown);
+    const words = [...new Uint32Array(shown.buffer.slice(0))];
+    if (disposal === 2) shown.fill(0);
+    return { words, delay };
+  });
+}
+
+/** Few colours, opaque or not there, in pictures that mostly stay as they are. */
+const pictures = fc
+  .array(fc.array(fc.tuple(fc.nat(29), fc.constantFrom(0, 0xff0000ff, 0xff00ff00, 0xffff8040)), { maxLength: 6 }), {
+    minLength: 1,
+    maxLength: 8,
+  }) // prettier-ignore
+  .map((changes) => {
+    const words = new Uint32Array(30).fill(0xff402010);
+    return changes.map((list) => {
+      for (const [at, word] of list) words[at] = word;
+      return words.slice();
+    });
+  });
+
+describe('GIF', () => {
+  test('shows pictures of few colours exactly, each as long as it lasts', () => {
+    fc.assert(
+      fc.property(pictures, (list) => {
+        const shown = play(encode(list));
+        expect(shown.reduce((sum, { delay }) => sum + delay, 0)).toBe(4 * list.length);
+        const long = shown.flatMap(({ words, delay }) => Array<number[]>(delay / 4).fill(words));
+        expect(long).toEqual(list.map((words) => [...words]));
+      }),
+    );
+  });
+
+  test('packs noise, longer than its tables of codes', () => {
+    const words = Uint32Array.from({ length: 200 * 200 }, (_, i) => (0xff000000 | ((Math.imul(i * i + 7, 0x9e3779b1) >>> 8) % 200)) >>> 0);
+    const [{ words: shown }] = play(encode([words], { ...settings, width: 200, height: 200 }));
+    expect(Buffer.compare(Buffer.from(Uint32Array.from(shown).buffer), Buffer.from(words.buffer))).toBe(0);
+  }); // prettier-ignore
+
+  test('comes near pictures of many colours, and keeps their large areas exactly', () => {
+    const size = { ...settings, width: 128, height: 128 };
+    const words = Uint32Array.from({ length: 128 * 128 }, (_, i) => {
+      const [x, y] = [i % 128, i >> 7];
+      return y < 64 ? 0xff6b3d17 : (0xff000000 | (x << 1) | ((y - 64) << 10)) >>> 0;
+    });
+    const [{ words: shown }] = play(encode([words], size));
+    let far = 0;
+    words.forEach((word, i) => {
+      if (i < 128 * 64) expect(shown[i]).toBe(word);
+      for (const shift of [0, 8, 16]) far = Math.max(far, Math.abs(((word >>> shift) & 255) - ((shown[i] >>> shift) & 255)));
+    }); // prettier-ignore
+    expect(far).toBeLessThan(20);
+  });
+
+  test('leaves frames out that players would not show in time, and says so to nobody: the length stays', () => {
+    const list = Array.from({ length: 60 }, (_, i) => new Uint32Array(30).fill((0xff000000 | (i * 4)) >>> 0));
+    const shown = play(encode(list, { ...settings, frameRate: 60 }));
+    expect(Math.min(...shown.map(({ delay }) => delay))).toBe(2);
+    expect(shown.reduce((sum, { delay }) => sum + delay, 0)).toBe(100);
+  });
+});
+
+test('the changed rectangle holds every change, and no row or column without one', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1, max: 9 }), fc.array(fc.nat(80)), (width, height, places) => {
+      const before = new Uint32Array(width * height);
+      const after = before.slice();
+      const changed = places.filter((at) => at < after.length);
+      for (const at of changed) after[at] = 1;
+      const xs = changed.map((at) => at % width);
+      const ys = changed.map((at) => Math.floor(at / width));
+      const [x, y] = [Math.min(...xs), Math.min(...ys)];
+      const expected = changed.length === 0 ? undefined : { x, y, width: Math.max(...xs) - x + 1, height: Math.max(...ys) - y + 1 };
+      expect(changedRect(before, after, width)).toEqual(expected);
+    }),
+  );
+}); // prettier-ignore
+
+describe('YUV4MPEG2', () => {
+  test('holds brightness from 16 to 235, colour by BT.709, and what is transparent on white', () => {
+    const rgba = Uint8Array.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255, 9, 9, 9, 0, 0, 0, 255, 255, 0, 0, 0, 0]);
+    const full = [...y4mFrame(rgba, 3, 2, '444').subarray(6)];
+    expect(full.slice(0, 6)).toEqual([235, 16, 63, 235, 32, 235]);
+    expect([full[6], full[12], full[8], full[14], full[10]]).toEqual([128, 128, 102, 240, 240]);
+    // Odd sizes: the last column stands for itself.
+    expect(y4mFrame(rgba, 3, 2, '420').length).toBe(6 + 6 + 2 * 2);
+    expect(new TextDecoder().decode(y4mHead(3, 2, 29.97, '420'))).toBe('YUV4MPEG2 W3 H2 F30000:1001 Ip A1:1 C420jpeg XCOLORRANGE=LIMITED\n');
+  }); // prettier-ignore
+
+  test.each([
+    [30, [30, 1]],
+    [12.5, [25, 2]],
+    [23.976, [24000, 1001]],
+  ])('%d frames a second are %j', (rate, fraction) => {
+    expect(rational(rate)).toEqual(fraction);
+  });
+});
