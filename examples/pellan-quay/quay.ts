@@ -86,10 +86,10 @@ function sky(canvas: Canvas, { hour, night }: Scene, random: Random): void {
   const bands = 40;
   for (let i = 0; i < bands; i++) {
     const t = (i / (bands - 1)) ** 1.35;
-    // Each band reaches down to the horizon, under the next: bands that only touch would let the ground shine through.
+    // Each band reaches a little under the next: bands that only touch would let the ground shine through.
     canvas.rect({
       from: [0, (horizon * i) / bands],
-      to: [canvas.width, horizon],
+      to: [canvas.width, Math.min(horizon, (horizon * (i + 1)) / bands + 2)],
       fill: colorMix(zenith(day), dusk(day), t),
     });
   }

@@ -1,10 +1,10 @@
-import { changedRect, type PixelRect } from './changes.ts';
+import type { PixelRect } from './changes.ts';
 import { packLzw } from './lzw.ts';
-import { ExactPalette, NearPalette, type Palette } from './palette.ts';
+import { ExactPalette, NearPalette, unseen, type Palette } from './palette.ts';
 
 /*
  * GIF (89a). Frames share a colour table where it serves, and each draws only the rectangle that changed, over what is
- * there; pixels in it that stay as they are take the index that stands for "as before", and pack to nearly nothing.
+ * there; pixels in it that stay as they are take the index of what is not seen, and pack to nearly nothing.
  */
 
 export interface GifOptions {
@@ -18,8 +18,6 @@ export interface GifOptions {
   readonly comment: string;
 }
 
-/** The index for "as before", and for what is transparent: the last one of every table. */
-const keep = 255;
 /** Players take frames shorter than this, in hundredths of a second, for mistakes. */
 const shortest = 2;
 
@@ -27,10 +25,12 @@ interface Shown {
   readonly words: Uint32Array;
   readonly palette: Palette;
   readonly rect: PixelRect;
+  /** The places of the pixels that are not as they were, row by row. */
+  readonly changed: Uint32Array;
+  /** The entries of their colours. */
+  readonly indices: Uint8Array;
   /** When it is first shown, in hundredths of a second. */
   readonly from: number;
-  /** What was shown before, which it is drawn over; undefined where that is cleared away. */
-  readonly over: Uint32Array | undefined;
 }
 
 /** Writes a GIF piece by piece. The first piece is made anew at the end, when the shared table is known. */
@@ -68,15 +68,16 @@ export class GifEncoder {
     const from = Math.round((this.count++ * 100) / this.options.frameRate);
     const last = this.shown;
     if (last === undefined) {
-      this.show(words, this.whole(), from, undefined);
+      this.show(words, allPlaces(words.length), from);
       return undefined;
     }
     if (from - last.from < shortest) return undefined;
-    const rect = changedRect(last.words, words, this.options.width);
-    if (rect === undefined) return undefined;
-    const erases = uncovers(last.words, words);
-    const ready = this.write(last, from - last.from, erases);
-    this.show(words, erases ? this.whole() : rect, from, erases ? undefined : last.words);
+    const changed = differing(last.words, words);
+    if (changed.length === 0) return undefined;
+    // What is uncovered can only be had by clearing all away first.
+    const uncovers = changed.some((at) => words[at] >>> 24 < 128);
+    const ready = this.write(last, from - last.from, uncovers);
+    this.show(words, uncovers ? allPlaces(words.length) : changed, from);
     return ready;
   }
 
@@ -96,32 +97,41 @@ export class GifEncoder {
     return { x: 0, y: 0, width: this.options.width, height: this.options.height };
   }
 
-  private show(words: Uint32Array, rect: PixelRect, from: number, over: Uint32Array | undefined): void {
-    const changed = cut(words, rect, this.options.width);
+  private show(words: Uint32Array, changed: Uint32Array, from: number): void {
+    const colors = new Uint32Array(changed.length);
+    for (let i = 0; i < changed.length; i++) colors[i] = words[changed[i]];
     // The shared table costs nothing; the last one at least no search for another.
     const shared = this.first ?? this.shared;
-    const known = shared.serves(changed) ? shared : this.palette.serves(changed) ? this.palette : undefined;
-    this.palette = known ?? new NearPalette(changed);
-    if (this.shown === undefined) this.first = this.palette === shared ? undefined : this.palette;
-    this.shown = { words, palette: this.palette, rect, from, over };
+    let palette = shared;
+    let indices = shared.indicesOf(colors);
+    if (indices === undefined) indices = (palette = this.palette).indicesOf(colors);
+    if (indices === undefined) indices = (palette = new NearPalette(colors)).indicesOf(colors)!;
+    this.palette = palette;
+    if (this.shown === undefined && palette !== shared) this.first = palette;
+    this.shown = { words, palette, rect: rectOf(changed, this.options.width), changed, indices, from };
   }
 
-  /** One frame. Where the next one uncovers something, all is drawn, to be cleared away again. */
-  private write(shown: Shown, delay: number, cleared: boolean): Uint8Array {
+  /** One frame. Where the next one uncovers something, all of it is cleared away again. */
+  private write({ palette, changed, ...shown }: Shown, delay: number, cleared: boolean): Uint8Array {
     const rect = cleared ? this.whole() : shown.rect;
-    const { words, palette } = shown;
-    const before = shown.over;
     const own = palette !== (this.first ?? this.shared);
-    const indices = new Uint8Array(rect.width * rect.height);
-    let at = 0;
-    for (let y = rect.y; y < rect.y + rect.height; y++)
-      for (let i = y * this.options.width + rect.x, end = i + rect.width; i < end; i++) {
-        const word = words[i];
-        indices[at++] = word >>> 24 < 128 || before?.[i] === word ? keep : palette.indexOf(word);
+    const indices = new Uint8Array(rect.width * rect.height).fill(unseen);
+    const stride = this.options.width;
+    // From a place in the picture to one in the rectangle; the same along a row.
+    let shift = 0;
+    let rowEnd = 0;
+    for (let i = 0; i < changed.length; i++) {
+      const at = changed[i];
+      if (at >= rowEnd) {
+        const row = Math.floor(at / stride);
+        rowEnd = (row + 1) * stride;
+        shift = (row - rect.y) * rect.width - row * stride - rect.x;
       }
+      indices[at + shift] = shown.indices[i];
+    }
     const { x, y, width, height } = rect;
     const head = [
-      ...[0x21, 0xf9, 4, ((cleared ? 2 : 1) << 2) | 1, ...word(Math.min(delay, 65535)), keep, 0],
+      ...[0x21, 0xf9, 4, ((cleared ? 2 : 1) << 2) | 1, ...word(Math.min(delay, 65535)), unseen, 0],
       ...[0x2c, ...word(x), ...word(y), ...word(width), ...word(height), own ? 0x87 : 0],
       ...(own ? colorTable(palette) : []),
     ];
@@ -145,18 +155,28 @@ function colorTable({ colors }: Palette): number[] {
   return table;
 }
 
-/** Whether something that can be seen in one picture is transparent in the next. */
-function uncovers(before: Uint32Array, after: Uint32Array): boolean {
-  for (let at = 0; at < after.length; at++) if (after[at] >>> 24 < 128 && before[at] >>> 24 >= 128) return true;
-  return false;
+function allPlaces(count: number): Uint32Array {
+  return Uint32Array.from({ length: count }, (_, at) => at);
 }
 
-function cut(words: Uint32Array, { x, y, width, height }: PixelRect, stride: number): Uint32Array {
-  if (width === stride) return words.subarray(y * stride, (y + height) * stride);
-  const result = new Uint32Array(width * height);
-  for (let row = 0; row < height; row++) {
-    const from = (y + row) * stride + x;
-    result.set(words.subarray(from, from + width), row * width);
+/** The places at which two pictures differ. */
+function differing(before: Uint32Array, after: Uint32Array): Uint32Array {
+  const result = new Uint32Array(after.length);
+  let length = 0;
+  for (let at = 0; at < after.length; at++) if (before[at] !== after[at]) result[length++] = at;
+  return result.slice(0, length);
+}
+
+/** The smallest rectangle about places in rows of `stride`. */
+function rectOf(places: Uint32Array, stride: number): PixelRect {
+  let left = stride;
+  let right = 0;
+  for (let i = 0; i < places.length; i++) {
+    const x = places[i] % stride;
+    if (x < left) left = x;
+    if (x > right) right = x;
   }
-  return result;
+  const top = Math.floor(places[0] / stride);
+  const bottom = Math.floor(places[places.length - 1] / stride);
+  return { x: left, y: top, width: right - left + 1, height: bottom - top + 1 };
 }

@@ -1,5 +1,7 @@
 import { fewColors } from './quantize.ts';
 
+/** The index of what is not seen: the last one of every table. */
+export const unseen = 255;
 /** So many colours a table holds beside the index that stands for "as before". */
 export const mostColors = 255;
 /** Colours that fill more than this part of a picture, and no fewer pixels than this, are kept exactly. */
@@ -10,10 +12,10 @@ const mostLarge = 191;
 /** Colours that were looked for once are kept in a table of so many slots, by hashing; it is emptied when it fills up. */
 const slots = 1 << 17;
 const mostKept = slots >> 1;
-/** How far, squared and summed over the channels, a colour may be from its entry before it counts as badly served… */
+/** How far, squared and summed over the channels, a colour may be from its entry before it counts as badly served. */
 const tooFar = 3 * 8 * 8;
-/** …and which part of the pixels may be. */
-const mayBeBad = 1 / 500;
+/** A table serves pixels of which no more are badly served than this part, beyond as many as of those it was made for. */
+const mayBeWorse = 1 / 100;
 
 const redOf = (word: number): number => word & 255;
 const greenOf = (word: number): number => (word >>> 8) & 255;
@@ -24,41 +26,42 @@ const rgbOf = (word: number): number => word & 0xffffff;
 export interface Palette {
   /** Red, green and blue of each entry as one word. */
   readonly colors: readonly number[];
-  /** The entry for a pixel's colour. */
-  indexOf(word: number): number;
-  /** Whether the table serves pixels: all of them exactly, or nearly all of them nearly. */
-  serves(words: Uint32Array): boolean;
+  /**
+   * The entries for pixels, {@link unseen} for transparent ones; undefined where the table does not serve them: all of
+   * them exactly, or nearly all of them nearly.
+   */
+  indicesOf(words: Uint32Array): Uint8Array | undefined;
 }
 
 /** A table that holds every colour as it is, and takes in new ones while there is room. */
 export class ExactPalette implements Palette {
   readonly colors: number[] = [];
   private readonly indices = new Map<number, number>();
-  private lastColor = -1;
-  private lastIndex = -1;
 
-  indexOf(word: number): number {
-    const color = rgbOf(word);
-    if (color !== this.lastColor) {
-      this.lastColor = color;
-      this.lastIndex = this.indices.get(color)!;
+  /** Takes in what is new, while there is room for all of it. */
+  indicesOf(words: Uint32Array): Uint8Array | undefined {
+    const result = new Uint8Array(words.length);
+    let last = -1;
+    let index = unseen;
+    for (let at = 0; at < words.length; at++) {
+      const word = words[at];
+      if (word !== last) {
+        last = word;
+        const found = word >>> 24 < 128 ? unseen : this.place(rgbOf(word));
+        if (found === undefined) return undefined;
+        index = found;
+      }
+      result[at] = index;
     }
-    return this.lastIndex;
+    return result;
   }
 
-  /** Takes in what is new; false where there is no room for all of it. */
-  serves(words: Uint32Array): boolean {
-    let last = -1;
-    for (const word of words) {
-      const color = rgbOf(word);
-      if (color === last || word >>> 24 < 128) continue;
-      last = color;
-      if (this.indices.has(color)) continue;
-      if (this.colors.length === mostColors) return false;
-      this.indices.set(color, this.colors.length);
-      this.colors.push(color);
-    }
-    return true;
+  private place(color: number): number | undefined {
+    const known = this.indices.get(color);
+    if (known !== undefined) return known;
+    if (this.colors.length === mostColors) return undefined;
+    this.indices.set(color, this.colors.length);
+    return this.colors.push(color) - 1;
   }
 }
 
@@ -70,44 +73,58 @@ export class NearPalette implements Palette {
   readonly colors: readonly number[];
   private readonly keys = new Int32Array(slots).fill(-1);
   private readonly values = new Uint8Array(slots);
+  private readonly isBad = new Uint8Array(slots);
   private kept = 0;
-  private lastColor = -1;
-  private lastIndex = -1;
+  private mayBeBad = 1;
 
+  /** @param words the pixels that it is made for, and the first whose entries are asked for */
   constructor(words: Uint32Array) {
     const large = largeColors(words);
-    const rest = words.filter((word) => word >>> 24 >= 128 && !large.has(rgbOf(word)));
+    const rest = restOf(words, large);
     const found = rest.length === 0 ? [] : fewColors(new Uint8Array(rest.buffer), mostColors - large.size);
     this.colors = [...large, ...found.map(([r, g, b]) => r | (g << 8) | (b << 16))];
   }
 
-  indexOf(word: number): number {
-    const color = rgbOf(word);
-    if (color === this.lastColor) return this.lastIndex;
-    let slot = Math.imul(color, 0x9e3779b1) >>> 15;
-    while (this.keys[slot] !== color && this.keys[slot] !== -1) slot = (slot + 1) & (slots - 1);
-    if (this.keys[slot] === -1) {
-      if (this.kept++ === mostKept) {
-        this.keys.fill(-1);
-        this.kept = 1;
+  indicesOf(words: Uint32Array): Uint8Array | undefined {
+    const result = new Uint8Array(words.length);
+    let seen = 0;
+    let bad = 0;
+    let last = -1;
+    let slot = 0;
+    for (let at = 0; at < words.length; at++) {
+      const word = words[at];
+      if (word >>> 24 < 128) {
+        result[at] = unseen;
+        continue;
       }
-      this.keys[slot] = color;
-      this.values[slot] = this.nearest(color);
+      if (word !== last) {
+        last = word;
+        slot = this.slotOf(rgbOf(word));
+      }
+      result[at] = this.values[slot];
+      bad += this.isBad[slot];
+      seen++;
     }
-    this.lastColor = color;
-    return (this.lastIndex = this.values[slot]);
+    const part = bad / (seen || 1);
+    // Those that it was made for come first: they tell how good it can be.
+    if (this.mayBeBad === 1) this.mayBeBad = part + mayBeWorse;
+    return part > this.mayBeBad ? undefined : result;
   }
 
-  serves(words: Uint32Array): boolean {
-    let bad = 0;
-    let seen = 0;
-    // Every third pixel tells enough.
-    for (let at = 0; at < words.length; at += 3) {
-      if (words[at] >>> 24 < 128) continue;
-      seen++;
-      if (distance(words[at], this.colors[this.indexOf(words[at])]) > tooFar) bad++;
+  /** Where a colour's entry is kept; it is looked for where it is new. */
+  private slotOf(color: number): number {
+    let slot = Math.imul(color, 0x9e3779b1) >>> 15;
+    while (this.keys[slot] !== color && this.keys[slot] !== -1) slot = (slot + 1) & (slots - 1);
+    if (this.keys[slot] === color) return slot;
+    if (this.kept++ === mostKept) {
+      this.keys.fill(-1);
+      this.kept = 1;
     }
-    return bad <= seen * mayBeBad;
+    this.keys[slot] = color;
+    const index = this.nearest(color);
+    this.values[slot] = index;
+    this.isBad[slot] = distance(color, this.colors[index]) > tooFar ? 1 : 0;
+    return slot;
   }
 
   private nearest(color: number): number {
@@ -120,6 +137,23 @@ export class NearPalette implements Palette {
     }
     return index;
   }
+}
+
+/** The pixels that can be seen and are of none of some colours. */
+function restOf(words: Uint32Array, colors: ReadonlySet<number>): Uint32Array {
+  const result = new Uint32Array(words.length);
+  let length = 0;
+  let last = -1;
+  let known = false;
+  for (let at = 0; at < words.length; at++) {
+    const word = words[at];
+    if (word !== last) {
+      last = word;
+      known = word >>> 24 < 128 || colors.has(rgbOf(word));
+    }
+    if (!known) result[length++] = word;
+  }
+  return result.slice(0, length);
 }
 
 function distance(a: number, b: number): number {

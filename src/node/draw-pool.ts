@@ -1,5 +1,6 @@
 import { Tinypool } from 'tinypool';
 import { draw, type DrawTask } from './draw.ts';
+import type { SentTask } from './draw-worker.ts';
 import { toWire } from './wire.ts';
 
 /** Draws frames in threads of their own; in this one where there are to be none. */
@@ -24,8 +25,8 @@ export class DrawPool {
 
   async draw(task: DrawTask): Promise<Uint8Array> {
     if (this.pool === undefined) return draw(task);
-    if ('frames' in task) return this.pool.run({ ...task, frames: task.frames.map(toWire) }) as Promise<Uint8Array>;
-    return this.pool.run(task) as Promise<Uint8Array>;
+    const sent: SentTask = 'frames' in task ? { ...task, frames: task.frames.map(toWire) } : task;
+    return this.pool.run(sent) as Promise<Uint8Array>;
   }
 
   async close(): Promise<void> {

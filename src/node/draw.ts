@@ -13,7 +13,7 @@ export type Product =
   | { readonly type: 'y4m'; readonly chroma: Chroma };
 
 /** A picture as it is sent to a worker. */
-export type DrawnPicture = Pick<Picture, 'width' | 'height' | 'data'>;
+export type DrawnPicture = Pick<Picture, 'width' | 'height' | 'data'> & { readonly opaque?: boolean };
 
 /** What is to be drawn: frames, each over what is left of the one before, or a picture that is drawn already. */
 export type DrawTask = { readonly product: Product } & (
@@ -29,7 +29,7 @@ export function draw(task: DrawTask): Uint8Array {
   if (product.type === 'svg') return Buffer.from(writeSvg(task.frames, product.texts));
   surface.reset();
   for (const frame of task.frames) surface.draw(frame);
-  return encode(surface.picture(), product);
+  return encode(surface.drawn, product);
 }
 
 function encode(picture: DrawnPicture, product: Product): Uint8Array {
@@ -39,7 +39,8 @@ function encode(picture: DrawnPicture, product: Product): Uint8Array {
     case 'y4m':
       return y4mFrame(picture.data, picture.width, picture.height, product.chroma);
     case 'pixels':
-      return picture.data;
+      // The surface draws on in the same memory.
+      return picture.data.slice();
     case 'svg':
       throw new Error('SVG is written from frames, not from pictures');
   }

@@ -1,5 +1,5 @@
 import { crc32, deflateSync } from 'node:zlib';
-import type { PixelRect } from '../encode/changes.ts';
+import { wordsOf, type PixelRect } from '../encode/changes.ts';
 import type { Picture } from '../paint/picture.ts';
 import type { Provenance } from './provenance.ts';
 
@@ -9,15 +9,17 @@ import type { Provenance } from './provenance.ts';
  */
 
 const signature = Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
+/** A quarter of the time of the usual level, for files a fifth larger. */
+export const packing = { level: 3, memLevel: 9 };
 const colorTypes = { rgb: 2, rgba: 6 } as const;
 
-/** A picture, or what is left of one after a worker has sent it. */
-type Pixels = Pick<Picture, 'width' | 'height' | 'data'>;
+/** A picture; whether it is opaque all over is looked for where it is not told. */
+type Pixels = Pick<Picture, 'width' | 'height' | 'data'> & { readonly opaque?: boolean };
 
 /** A picture as a PNG file: without an alpha channel where every pixel is opaque. The same picture, the same bytes. */
 export function encodePng(picture: Pixels, from: Provenance = {}): Uint8Array {
-  const opaque = isOpaque(picture.data);
-  const data = deflateSync(pngRows(picture, wholeOf(picture), opaque), { level: 6 });
+  const { opaque = isOpaque(picture.data) } = picture;
+  const data = deflateSync(pngRows(picture, wholeOf(picture), opaque), packing);
   return Buffer.concat([...pngHead(picture, opaque, from), pngChunk('IDAT', data), pngEnd()]);
 }
 
@@ -60,24 +62,38 @@ function provenanceChunks(from: Provenance): Uint8Array[] {
 
 /** The pixels of a rectangle as PNG packs them: each row behind a 0, no filter. Flat colours pack best so. */
 export function pngRows({ width, data }: Pixels, rect: PixelRect, opaque: boolean): Uint8Array {
-  const stride = rect.width * (opaque ? 3 : 4) + 1;
-  const result = new Uint8Array(stride * rect.height);
+  const length = rect.width * (opaque ? 3 : 4);
+  const result = new Uint8Array((length + 1) * rect.height);
+  const words = wordsOf(data);
+  const packed = new Uint32Array(Math.ceil(rect.width / 4) * 3);
+  const packedBytes = new Uint8Array(packed.buffer);
   for (let row = 0; row < rect.height; row++) {
-    const from = ((rect.y + row) * width + rect.x) * 4;
-    const end = from + rect.width * 4;
-    let to = row * stride + 1;
-    if (!opaque) result.set(data.subarray(from, end), to);
-    else
-      for (let at = from; at < end; at += 4) {
-        result[to++] = data[at];
-        result[to++] = data[at + 1];
-        result[to++] = data[at + 2];
-      }
+    const from = (rect.y + row) * width + rect.x;
+    const to = row * (length + 1) + 1;
+    if (!opaque) result.set(data.subarray(from * 4, (from + rect.width) * 4), to);
+    else {
+      packThreeBytes(words, from, rect.width, packed);
+      result.set(packedBytes.subarray(0, length), to);
+    }
   }
   return result;
 }
 
-export function isOpaque(data: Uint8Array): boolean {
-  for (let at = 3; at < data.length; at += 4) if (data[at] !== 255) return false;
-  return true;
+/** Leaves alpha out: four words of four bytes become three. What lies behind the last pixel is of no account. */
+function packThreeBytes(words: Uint32Array, from: number, count: number, out: Uint32Array): void {
+  let to = 0;
+  for (let at = from; at < from + count; at += 4) {
+    const second = words[at + 1];
+    const third = words[at + 2];
+    out[to++] = (words[at] & 0xffffff) | (second << 24);
+    out[to++] = ((second >>> 8) & 0xffff) | (third << 16);
+    out[to++] = ((third >>> 16) & 0xff) | (words[at + 3] << 8);
+  }
+}
+
+function isOpaque(data: Uint8Array): boolean {
+  const words = wordsOf(data);
+  let all = -1;
+  for (let at = 0; at < words.length; at++) all &= words[at];
+  return all >>> 24 === 255;
 }

@@ -89,8 +89,8 @@ class Trails {
   }
 
   task(product: DrawTask['product']): DrawTask {
-    const { width, height, data } = this.surface.picture();
-    return { picture: { width, height, data }, product };
+    const { data, ...rest } = this.surface.drawn;
+    return { picture: { ...rest, data: data.slice() }, product };
   }
 }
 

@@ -12,7 +12,23 @@ export type MixSpace = (typeof mixSpaces)[number];
  * named; in a space with a hue the shorter way round.
  */
 export function colorMix(a: ColorLike, b: ColorLike, t: number, space: MixSpace = 'oklab'): Color {
-  return ramp([a, b], space)(within('colorMix', 't', t, 0, 1));
+  within('colorMix', 't', t, 0, 1);
+  const pair = `${space}/${keyOf(a)}/${keyOf(b)}`;
+  let mixed = pairs.get(pair);
+  if (mixed === undefined) {
+    mixed = ramp([a, b], space);
+    if (pairs.size === mostPairs) pairs.clear();
+    pairs.set(pair, mixed);
+  }
+  return mixed(t);
+}
+
+/** Sketches mix the same two colours again and again: what was made ready once is kept. */
+const pairs = new Map<string, (t: number) => Color>();
+const mostPairs = 4096;
+
+function keyOf(color: ColorLike): string {
+  return typeof color === 'string' ? color : `${color.red} ${color.green} ${color.blue} ${color.alpha}`;
 }
 
 /**

@@ -48,8 +48,11 @@ export class Coverage {
   private readonly touched: Uint32Array;
   private readonly stride: number;
   private readonly words: number;
+  /** The rows, and the words of a row's bitmap, that edges have passed. */
   private top: number;
   private bottom = -1;
+  private firstWord: number;
+  private lastWord = -1;
 
   constructor(
     readonly width: number,
@@ -61,6 +64,37 @@ export class Coverage {
     this.cells = new Float32Array(this.stride * height);
     this.touched = new Uint32Array(this.words * height);
     this.top = height;
+    this.firstWord = this.words;
+  }
+
+  /**
+   * The runs of one upright rectangle, at once: what most backgrounds are made of needs no edges.
+   * False where the outline is none.
+   */
+  rectangle(lines: Polylines, out: Runs): boolean {
+    const { points } = lines;
+    if (lines.subpaths !== 1 || lines.count < 4 || lines.count > 5 || !allFinite(points, 0, lines.count * 2)) return false;
+    if (lines.count === 5 && (points[8] !== points[0] || points[9] !== points[1])) return false;
+    const [ax, ay, bx, by, cx, cy, dx, dy] = points;
+    if (!((ay === by && bx === cx && cy === dy && dx === ax) || (ax === bx && by === cy && cx === dx && dy === ay))) return false; // prettier-ignore
+    const { width, height } = this;
+    const left = within(snap(Math.min(ax, cx)), width);
+    const right = within(snap(Math.max(ax, cx)), width);
+    const top = within(snap(Math.min(ay, cy)), height);
+    const bottom = within(snap(Math.max(ay, cy)), height);
+    if (!(right > left && bottom > top)) return true;
+    const firstX = Math.floor(left);
+    const lastX = Math.ceil(right) - 1;
+    for (let y = Math.floor(top); y < bottom; y++) {
+      const tall = Math.min(bottom, y + 1) - Math.max(top, y);
+      let x = firstX;
+      // The pixels of both sides by themselves, where they are not wholly covered.
+      if (left > firstX || firstX === lastX) addCovered(out, y, x++, 1, tall * (Math.min(right, firstX + 1) - left));
+      const full = right < lastX + 1 ? lastX : lastX + 1;
+      if (full > x) addCovered(out, y, x, full - x, tall);
+      if (full === lastX && lastX > firstX) addCovered(out, y, lastX, 1, tall * (right - lastX));
+    }
+    return true;
   }
 
   /** Adds outlines, each subpath closed by a straight line. Points that are not finite drop their subpath. */
@@ -130,6 +164,10 @@ export class Coverage {
     const slope = (x1 - x0) / (y1 - y0);
     const lowX = Math.min(x0, x1) - baseX;
     const highX = Math.max(x0, x1) - baseX;
+    const firstWord = (baseX + Math.floor(lowX)) >>> 5;
+    const lastWord = (baseX + Math.floor(highX) + 1) >>> 5;
+    if (firstWord < this.firstWord) this.firstWord = firstWord;
+    if (lastWord > this.lastWord) this.lastWord = lastWord;
 
     for (let row = firstRow; row < lastRow; row++) {
       const rowY = row - baseY;
@@ -173,12 +211,13 @@ export class Coverage {
 
   /** Turns what was added into runs and forgets it. */
   sweep(rule: FillRule, out: Runs): void {
-    const { cells, touched, words, stride, width } = this;
+    const { cells, touched, words, stride, width, firstWord } = this;
+    const lastWord = Math.min(this.lastWord, words - 1);
     for (let y = this.top; y <= this.bottom; y++) {
       let sum = 0;
       let from = 0;
       let coverage = 0;
-      for (let word = 0; word < words; word++) {
+      for (let word = firstWord; word <= lastWord; word++) {
         let bits = touched[y * words + word];
         if (bits === 0) continue;
         touched[y * words + word] = 0;
@@ -196,7 +235,18 @@ export class Coverage {
     }
     this.top = this.height;
     this.bottom = -1;
+    this.firstWord = words;
+    this.lastWord = -1;
   }
+}
+
+function within(value: number, most: number): number {
+  return value < 0 ? 0 : value > most ? most : value;
+}
+
+function addCovered(out: Runs, y: number, x: number, count: number, area: number): void {
+  const coverage = (area * 255 + 0.5) | 0;
+  if (coverage > 0) out.add(y, x, count, coverage);
 }
 
 function mark(touched: Uint32Array, word: number, x: number): void {

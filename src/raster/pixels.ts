@@ -112,7 +112,16 @@ function fillRuns(pixels: Pixels, runs: Runs, color: PackedColor): void {
     }
     const source = coverage === 255 ? full : premultiply(color, coverage);
     const rest = 255 - (source >>> 24);
-    for (let at = start; at < end; at++) words[at] = source + scaleWord(words[at], rest);
+    // What lies below is often even: the same words give the same.
+    let below = words[start];
+    let mixed = source + scaleWord(below, rest);
+    for (let at = start; at < end; at++) {
+      if (words[at] !== below) {
+        below = words[at];
+        mixed = source + scaleWord(below, rest);
+      }
+      words[at] = mixed;
+    }
   }
 }
 
@@ -184,7 +193,7 @@ export function fade(bytes: Uint8Array | Uint8ClampedArray, background: number, 
 /** The pixels with colour no longer multiplied by alpha, four bytes a pixel, as files and pages want them. */
 export function straight(pixels: Pixels): Uint8Array {
   const { words } = pixels;
-  const result = new Uint8Array(pixels.bytes);
+  const result = pixels.bytes.slice();
   const out = new Uint32Array(result.buffer);
   for (let at = 0; at < words.length; at++) {
     const word = words[at];

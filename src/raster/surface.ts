@@ -9,6 +9,7 @@ import { pathBox, type Path } from '../geometry/path.ts';
 import { Polylines } from '../geometry/polyline.ts';
 import { strokeOutline } from '../geometry/stroke.ts';
 import type { BlendMode } from '../paint/blend.ts';
+import { alphaOf } from '../paint/color.ts';
 import type { Fill } from '../paint/paint.ts';
 import { Picture } from '../paint/picture.ts';
 import { Coverage, Runs } from './coverage.ts';
@@ -28,6 +29,7 @@ export class RasterSurface {
   /** Buffers for what is drawn apart, to be used again. */
   private spare: Pixels[] = [];
   private empty = true;
+  private opaque = false;
   private readonly lines = new Polylines();
   private readonly dashes = new Polylines();
   private readonly outline = new Polylines();
@@ -44,6 +46,8 @@ export class RasterSurface {
     }
     if (frame.carry === 0 || this.empty) this.pixels.fill(frame.background);
     else if (frame.carry < 1) fade(this.pixels.bytes, premultiply(frame.background, 255), frame.carry);
+    // Nothing that is laid over an opaque picture, in whatever blend mode, lets anything through.
+    this.opaque = alphaOf(frame.background) === 255 && (frame.carry === 0 || this.empty || this.opaque);
     this.empty = false;
     const toPixels = multiply(scaling(width / frame.width, height / frame.height), frame.view);
     this.drawItems(frame.items, toPixels, this.pixels);
@@ -51,7 +55,13 @@ export class RasterSurface {
 
   /** What has been drawn. */
   picture(): Picture {
-    return new Picture(this.pixels.width, this.pixels.height, straight(this.pixels));
+    return new Picture(this.pixels.width, this.pixels.height, this.opaque ? this.pixels.bytes.slice() : straight(this.pixels));
+  }
+
+  /** What has been drawn, for whoever is done with it before the next frame is: where it is opaque, nothing is copied. */
+  get drawn(): Pick<Picture, 'width' | 'height' | 'data'> & { readonly opaque: boolean } {
+    const { pixels, opaque } = this;
+    return { width: pixels.width, height: pixels.height, data: opaque ? pixels.bytes : straight(pixels), opaque };
   }
 
   /** Forgets the last frame, so that the next begins on its background whatever its carry. */
@@ -148,9 +158,11 @@ export class RasterSurface {
     opacity: number,
     blend: BlendMode,
   ): void {
-    this.coverage.addPolylines(lines);
     this.runs.clear();
-    this.coverage.sweep(rule, this.runs);
+    if (!this.coverage.rectangle(lines, this.runs)) {
+      this.coverage.addPolylines(lines);
+      this.coverage.sweep(rule, this.runs);
+    }
     const source = typeof fill === 'number' ? fill : shaderOf(fill, matrix, () => pathBox(path));
     if (source !== undefined) paintRuns(target, this.runs, source, opacity, blend);
   }

@@ -2,7 +2,7 @@ import { promisify } from 'node:util';
 import { deflate } from 'node:zlib';
 import { changedRect, wordsOf, type PixelRect } from '../../encode/changes.ts';
 import { rational } from '../../encode/y4m.ts';
-import { pngChunk, pngEnd, pngHead, pngRows, wholeOf } from '../png.ts';
+import { packing, pngChunk, pngEnd, pngHead, pngRows, wholeOf } from '../png.ts';
 import { provenance } from '../provenance.ts';
 import { openSink } from '../sink.ts';
 import type { Output, OutputSetting } from './output.ts';
@@ -54,7 +54,7 @@ export async function openApng(file: string, setting: OutputSetting): Promise<Ou
         return;
       }
       const rows = pngRows({ width, height, data: bytes }, rect, false);
-      const next = { words, rect, packed: pack(rows, { level: 6 }), length: 1 };
+      const next = { words, rect, packed: pack(rows, packing), length: 1 };
       if (shown !== undefined) await write(shown);
       shown = next;
     },

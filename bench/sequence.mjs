@@ -1,0 +1,123 @@
+// A PNG sequence of the demo at 1280 x 720, beside the same drawing in headless Chromium, taken out by toBlob; and its
+// GIF beside an encoder that looks for new colours in every frame. Side by side, in turns.
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, statSync } from 'node:fs';
+import { availableParallelism, tmpdir } from 'node:os';
+import path from 'node:path';
+import gifenc from 'gifenc';
+import { chromium } from 'playwright-core';
+import { createServer } from 'vite';
+import { Run } from '../dist/index.js';
+import { GifEncoder } from '../dist/encode/gif.js';
+import { wordsOf } from '../dist/encode/changes.js';
+import { fileHost, loadSketch } from '../dist/node/index.js';
+import { RasterSurface } from '../dist/raster/surface.js';
+import { row } from './report.mjs';
+
+const frames = Number(process.env.FRAMES ?? 240);
+const sketch = 'examples/pellan-quay/quay.ts';
+const folder = mkdtempSync(path.join(tmpdir(), 'juggle-bench-'));
+const seconds = (since) => (performance.now() - since) / 1000;
+const density = 720 / 540;
+
+function ours(...options) {
+  const began = performance.now();
+  execFileSync(process.execPath, ['dist/cli/juggle.js', 'render', sketch, '--frames', `0..${frames - 1}`, '--density', String(density), '-q', '--overwrite', ...options]); // prettier-ignore
+  return frames / seconds(began);
+}
+
+const server = await createServer({
+  configFile: false,
+  logLevel: 'silent',
+  root: process.cwd(),
+  server: { host: '127.0.0.1', port: 0 },
+  optimizeDeps: { noDiscovery: true, include: [] },
+  resolve: { alias: { 'frame-juggler': path.resolve('dist/index.js') } },
+  plugins: [{ name: 'page', configureServer: (it) => void it.middlewares.use('/bench.html', (_, answer) => answer.setHeader('content-type', 'text/html').end('<canvas></canvas>')) }],
+}); // prettier-ignore
+await server.listen();
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+const page = await browser.newPage();
+await page.goto(`${server.resolvedUrls.local[0]}bench.html`);
+
+/** Frames a second of a page that draws each frame and has it packed as PNG. */
+const theirs = () =>
+  page.evaluate(
+    async ({ count, scale }) => {
+      const [{ default: quay }, { Run: PageRun }, { Canvas2dSurface }] = await Promise.all([
+        import('/examples/pellan-quay/quay.ts'),
+        import('/dist/index.js'),
+        import('/dist/browser/canvas2d.js'),
+      ]);
+      const canvas = document.querySelector('canvas');
+      const surface = new Canvas2dSurface(canvas);
+      const host = { read: async (url) => new Uint8Array(await (await fetch(url)).arrayBuffer()) };
+      const run = new PageRun(quay, { density: scale, host });
+      await run.restart();
+      const began = performance.now();
+      for (let frame = 0; frame < count; frame++) {
+        await run.goTo(frame);
+        surface.draw(await run.paint());
+        await new Promise((resolve) => canvas.toBlob(resolve));
+      }
+      return (count * 1000) / (performance.now() - began);
+    },
+    { count: frames, scale: density },
+  );
+
+const rates = { ours: [], theirs: [] };
+for (let round = 0; round < 2; round++) {
+  rates.ours.push(ours('-o', path.join(folder, '%04d.png')));
+  rates.theirs.push(await theirs());
+}
+await browser.close();
+await server.close();
+const best = (list) => Math.max(...list);
+const rate = (value) => `${value.toFixed(1)} frames/s`;
+console.log(`${frames} frames of the demo as PNG files, 1280 × 720, ${availableParallelism()} cores`);
+row('  juggle render, whole process', rate(best(rates.ours)));
+row("  Chromium's canvas and toBlob", rate(best(rates.theirs)));
+row('  ratio', (best(rates.ours) / best(rates.theirs)).toFixed(2), 'at least 5');
+
+// GIF: both are handed the same pictures, and both in this process.
+const few = Math.min(frames, 60);
+const run = new Run(await loadSketch(sketch), { density, host: fileHost });
+const surface = new RasterSurface();
+const pictures = [];
+for (let frame = 0; frame < few; frame++) {
+  await run.goTo(frame);
+  surface.draw(await run.paint());
+  pictures.push(surface.picture());
+}
+const { width, height } = pictures[0];
+function gif() {
+  const encoder = new GifEncoder({ width, height, frameRate: 30, repeat: true, comment: '' });
+  let bytes = encoder.head().length;
+  const began = performance.now();
+  for (const { data } of pictures) bytes += encoder.add(wordsOf(data))?.length ?? 0;
+  bytes += encoder.end().length;
+  return { rate: few / seconds(began), bytes };
+}
+function plainGif() {
+  const encoder = gifenc.GIFEncoder();
+  const began = performance.now();
+  for (const { data } of pictures) {
+    const palette = gifenc.quantize(data, 256);
+    encoder.writeFrame(gifenc.applyPalette(data, palette), width, height, { palette, delay: 33 });
+  }
+  encoder.finish();
+  return { rate: few / seconds(began), bytes: encoder.bytes().length };
+}
+const [a, b] = [gif(), plainGif()];
+const [c, d] = [gif(), plainGif()];
+const size = (bytes) => `${(bytes / 1e6).toFixed(2)} MB`;
+console.log(`${few} of them as GIF, from pictures that are drawn already`);
+row('  ours', rate(Math.max(a.rate, c.rate)), size(a.bytes));
+row('  new colours in every frame', rate(Math.max(b.rate, d.rate)), size(b.bytes));
+row('  ratio', (Math.max(a.rate, c.rate) / Math.max(b.rate, d.rate)).toFixed(2), 'at least 3');
+const whole = ours('-o', path.join(folder, 'all.gif'));
+row('  juggle render to GIF, whole process', rate(whole), size(statSync(path.join(folder, 'all.gif')).size));
+rmSync(folder, { recursive: true });
