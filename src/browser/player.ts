@@ -146,7 +146,10 @@ export class Player {
   setDial(name: string, value: unknown): Promise<void> {
     return this.enqueue(async () => {
       this.run.setDial(name, value);
-      if (this.playing_ || this.run.frame < 0) return;
+      if (this.run.frame < 0) return;
+      // A still picture may have been made ready by `start`.
+      if (this.sketch.frames === 1) await this.run.restart();
+      else if (this.playing_) return;
       // Trails are painted anew from the start, so that they are of one piece.
       if (this.sketch.carry > 0) await this.showAgain(this.frame);
       else await this.show();

@@ -65,14 +65,19 @@ function dialSetting(text: string, before: [string, string][] = []): [string, st
   throw new InvalidArgumentError('Expected NAME=VALUE, for example swell=20.');
 }
 
-/** The options that choose a run: its size, chance, dials and input. */
-export function addRunOptions(command: Command): Command {
+/** The options that choose what a run is fed: chance, dials, input. */
+export function addInputOptions(command: Command): Command {
   return command
-    .addOption(new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize))
-    .addOption(new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber))
     .addOption(new Option('--seed <n>', 'the seed of its chance').argParser(wholeNumber))
     .addOption(new Option('--dial <name=value>', 'turns a dial; may be given again').argParser(dialSetting))
-    .addOption(new Option('--input <track>', 'plays recorded pointer and keys'))
+    .addOption(new Option('--input <track>', 'plays recorded pointer and keys'));
+}
+
+/** The options that choose a run: its size, what it is fed, and how long it may take. */
+export function addRunOptions(command: Command): Command {
+  return addInputOptions(command)
+    .addOption(new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize))
+    .addOption(new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber))
     .addOption(
       new Option('--patience <seconds>', 'how long one frame may take, 0 for ever').argParser(plainNumber).default(10),
     );

@@ -7,6 +7,7 @@ import { patience } from '../node/patience.ts';
 import { runSign } from '../node/provenance.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import { parseDial } from '../sketch/dials.ts';
+import { playTrack, type InputTrack } from '../sketch/input-track.ts';
 import { Run } from '../sketch/run.ts';
 import type { RunArguments } from './arguments.ts';
 
@@ -22,34 +23,37 @@ export async function openRun(file: string, given: RunArguments, onLoad?: LoadLi
   const sketch = await loadSketch(file);
   const turned = (given.dial ?? []).map(([name, text]) => [name, parseDial(sketch.dials, name, text)]);
   const dials = { ...(await readDialFile(file)), ...Object.fromEntries(turned) } as Record<string, unknown>;
-  const track = given.input === undefined ? undefined : await readText(given.input);
-  // Loaded only where there is one to read.
-  const tracks = track === undefined ? undefined : await import('../sketch/input-track.ts');
-  const input = track === undefined ? undefined : tracks?.readTrack(given.input!, track);
+  const { text = '', track } = (await readInput(given.input)) ?? {};
   const seconds = given.patience ?? 10;
   const run = new Run(sketch, {
     // A track was recorded with a seed of its own, without which it need not fit.
-    seed: given.seed ?? input?.seed,
+    seed: given.seed ?? track?.seed,
     width: given.size?.width,
     height: given.size?.height,
     density: given.density,
     dials,
     host: fileHost,
     onLoad,
-    input: input && (() => tracks!.playTrack(input)),
+    input: track && (() => playTrack(track)),
     limit: seconds === 0 ? undefined : patience(seconds),
   });
   const { seed, width, height, density } = run;
   const choice = JSON.stringify({ seed, width, height, density, dials: run.dials });
-  return { run, sign: runSign(await readFile(file), choice, track ?? '') };
+  return { run, sign: runSign(await readFile(file), choice, text) };
 }
 
-async function readText(file: string): Promise<string> {
+/** The input track of a file, and its text; undefined where none is named. */
+export async function readInput(file: string | undefined): Promise<{ text: string; track: InputTrack } | undefined> {
+  if (file === undefined) return undefined;
+  let text: string;
   try {
-    return await readFile(file, 'utf8');
+    text = await readFile(file, 'utf8');
   } catch (error) {
     throw new SketchError({ problem: `${file} could not be read: ${describe(error, file)}` });
   }
+  // Loaded only where there is one to read.
+  const { readTrack } = await import('../sketch/read-track.ts');
+  return { text, track: readTrack(file, text) };
 }
 
 /** The first and the last frame that are asked for, or those of the whole run. */

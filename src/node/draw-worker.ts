@@ -4,8 +4,7 @@ import { fromWire, type WireFrame } from './wire.ts';
 
 /** A task as it comes to a worker. */
 export type SentTask = { readonly product: Product } & (
-  | { readonly frames: readonly WireFrame[] }
-  | { readonly picture: DrawnPicture }
+  { readonly frames: readonly WireFrame[] } | { readonly picture: DrawnPicture }
 );
 
 /** What a worker of the draw pool does. Its bytes are handed over, not copied. */

@@ -3,8 +3,18 @@ import { fileURLToPath } from 'node:url';
 import { originalPositionFor, TraceMap, type SourceMapInput } from '@jridgewell/trace-mapping';
 import { createServer, type Connect, type Plugin, type ViteDevServer } from 'vite';
 import type { SourceLine } from '../error.ts';
-import { changedEvent, sketchModule, sourcePath } from '../viewer/protocol.ts';
+import {
+  changedEvent,
+  dialsPath,
+  setupPath,
+  sketchModule,
+  sourcePath,
+  trackPath,
+  type Setup,
+} from '../viewer/protocol.ts';
 import { canCompile, compile } from './compile.ts';
+import { dialFile, readDialFile, writeDialFile } from './dial-file.ts';
+import { writeWhole } from './files.ts';
 import { checkSketchFile } from './load-sketch.ts';
 
 /** A viewer that is being served. */
@@ -20,8 +30,9 @@ const packageFolder = path.dirname(library);
 /**
  * Serves the viewer for a sketch file, on loopback only, and tells the page of every save in the sketch's folder.
  * @param port the port to listen on; 0 for any that is free
+ * @param told how the run is to begin, beside the dials that are kept
  */
-export async function serveViewer(file: string, port: number): Promise<Viewer> {
+export async function serveViewer(file: string, port: number, told: Omit<Setup, 'dials'>): Promise<Viewer> {
   const full = path.resolve(file);
   checkSketchFile(file, full);
   const server = await createServer({
@@ -39,7 +50,7 @@ export async function serveViewer(file: string, port: number): Promise<Viewer> {
       fs: { allow: [path.dirname(full), packageFolder, path.dirname(packageFolder)] },
       hmr: { overlay: false },
     },
-    plugins: [sketchPlugin(full)],
+    plugins: [sketchPlugin(full, told)],
   });
   await server.listen();
   const url = server.resolvedUrls?.local[0];
@@ -47,7 +58,7 @@ export async function serveViewer(file: string, port: number): Promise<Viewer> {
   return { url, close: () => server.close() };
 }
 
-function sketchPlugin(file: string): Plugin {
+function sketchPlugin(file: string, told: Omit<Setup, 'dials'>): Plugin {
   const entryPoints: Record<string, string> = {
     'frame-juggler': path.join(library, 'index.js'),
     'frame-juggler/browser': path.join(library, 'browser/index.js'),
@@ -65,6 +76,25 @@ function sketchPlugin(file: string): Plugin {
     configureServer(server) {
       followSaves(server, path.dirname(file));
       server.middlewares.use(sourcePath, answerSource(server));
+      server.middlewares.use(
+        setupPath,
+        answering(async () => JSON.stringify({ ...told, dials: (await readDialFile(file)) ?? {} })),
+      );
+      server.middlewares.use(
+        dialsPath,
+        keeping(async (text) => {
+          await writeDialFile(file, JSON.parse(text) as Record<string, unknown>);
+          return path.basename(dialFile(file));
+        }),
+      );
+      server.middlewares.use(
+        trackPath,
+        keeping(async (text) => {
+          const { dir, name } = path.parse(file);
+          await writeWhole(path.join(dir, `${name}.input.json`), Buffer.from(text));
+          return `${name}.input.json`;
+        }),
+      );
       server.middlewares.use(sketchModule, (request, response) => void answerSketch(server, file, request, response));
     },
     // The page loads the sketch anew by itself; the page stays.
@@ -79,6 +109,8 @@ function followSaves(server: ViteDevServer, folder: string): void {
   const changed = (saved: string): void => {
     const modules = server.moduleGraph.getModulesByFile(saved);
     if (modules === undefined && !isBeside(folder, saved)) return;
+    // Those the viewer writes itself.
+    if (/\.(dials|input)\.json$/.test(saved)) return;
     const now = Date.now();
     const seen = new Set<never>();
     for (const module of modules ?? []) server.moduleGraph.invalidateModule(module, seen, now, true);
@@ -87,6 +119,39 @@ function followSaves(server: ViteDevServer, folder: string): void {
     timer = setTimeout(() => server.ws.send({ type: 'custom', event: changedEvent }), 30);
   };
   for (const event of ['change', 'add', 'unlink'] as const) server.watcher.on(event, changed);
+}
+
+/** Answers with a text, or with what is wrong. */
+function answering(work: (request: Connect.IncomingMessage) => Promise<string>): Connect.NextHandleFunction {
+  return (request, response) => {
+    work(request).then(
+      (text) => response.end(text),
+      (error: unknown) => {
+        response.statusCode = 500;
+        response.end(error instanceof Error ? error.message : String(error));
+      },
+    );
+  };
+}
+
+/** The most that the page may send to be kept, in bytes. */
+const mostKept = 64e6;
+
+/** Keeps what the page sends; other pages that are open in the same browser are refused. */
+function keeping(keep: (text: string) => Promise<string>): Connect.NextHandleFunction {
+  return answering(async (request) => {
+    const { origin, host } = request.headers;
+    if (request.method !== 'POST' || origin !== `http://${host ?? ''}`)
+      throw new Error('only the viewer may send this');
+    const parts: Buffer[] = [];
+    let length = 0;
+    for await (const part of request as AsyncIterable<Buffer>) {
+      length += part.length;
+      if (length > mostKept) throw new Error('this is too long to be kept');
+      parts.push(part);
+    }
+    return keep(Buffer.concat(parts).toString());
+  });
 }
 
 function isBeside(folder: string, file: string): boolean {

@@ -68,7 +68,9 @@ export function toWire(frame: Frame): WireFrame {
 }
 
 function packItems(items: readonly Item[]): WireItems {
-  const fills = new Places<Fill | undefined>((fill) => (isPictured(fill) ? { ...fill, picture: send(fill.picture) } : fill));
+  const fills = new Places<Fill | undefined>((fill) =>
+    isPictured(fill) ? { ...fill, picture: send(fill.picture) } : fill,
+  );
   const strokes = new Places<StrokePaint | undefined>((stroke) =>
     stroke !== undefined && isPictured(stroke.paint)
       ? { ...stroke, paint: { ...stroke.paint, picture: send(stroke.paint.picture) } }
@@ -84,20 +86,22 @@ function packItems(items: readonly Item[]): WireItems {
   const numbers = new Float64Array(items.reduce((sum, { path }) => sum + numbersPerItem + path.length, 0));
   const places = new Uint32Array(items.length * placesPerItem);
   let at = 0;
-  items.forEach(({ path, transform, fill, stroke, group, shape, fillRule, blend, label, text, opacity, layer }, index) => {
-    numbers.set(transform, at);
-    numbers[at + 6] = opacity;
-    numbers[at + 7] = layer ?? 0;
-    numbers[at + 8] = path.length;
-    numbers.set(path, at + numbersPerItem);
-    at += numbersPerItem + path.length;
-    const sign = `${shape}/${fillRule}/${blend}/${label ?? ''}/${text ?? ''}`;
-    const place = index * placesPerItem;
-    places[place] = fills.of(fill);
-    places[place + 1] = strokes.of(stroke);
-    places[place + 2] = groups.of(group);
-    places[place + 3] = words.of({ shape, fillRule, blend, label, text }, sign);
-  });
+  items.forEach(
+    ({ path, transform, fill, stroke, group, shape, fillRule, blend, label, text, opacity, layer }, index) => {
+      numbers.set(transform, at);
+      numbers[at + 6] = opacity;
+      numbers[at + 7] = layer ?? 0;
+      numbers[at + 8] = path.length;
+      numbers.set(path, at + numbersPerItem);
+      at += numbersPerItem + path.length;
+      const sign = `${shape}/${fillRule}/${blend}/${label ?? ''}/${text ?? ''}`;
+      const place = index * placesPerItem;
+      places[place] = fills.of(fill);
+      places[place + 1] = strokes.of(stroke);
+      places[place + 2] = groups.of(group);
+      places[place + 3] = words.of({ shape, fillRule, blend, label, text }, sign);
+    },
+  );
   return { numbers, places, fills: fills.list, strokes: strokes.list, groups: groups.list, words: words.list };
 }
 

@@ -73,7 +73,8 @@ export class Coverage {
    */
   rectangle(lines: Polylines, out: Runs): boolean {
     const { points } = lines;
-    if (lines.subpaths !== 1 || lines.count < 4 || lines.count > 5 || !allFinite(points, 0, lines.count * 2)) return false;
+    if (lines.subpaths !== 1 || lines.count < 4 || lines.count > 5 || !allFinite(points, 0, lines.count * 2))
+      return false;
     if (lines.count === 5 && (points[8] !== points[0] || points[9] !== points[1])) return false;
     const [ax, ay, bx, by, cx, cy, dx, dy] = points;
     if (!((ay === by && bx === cx && cy === dy && dx === ax) || (ax === bx && by === cy && cx === dx && dy === ay))) return false; // prettier-ignore

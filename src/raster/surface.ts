@@ -55,7 +55,11 @@ export class RasterSurface {
 
   /** What has been drawn. */
   picture(): Picture {
-    return new Picture(this.pixels.width, this.pixels.height, this.opaque ? this.pixels.bytes.slice() : straight(this.pixels));
+    return new Picture(
+      this.pixels.width,
+      this.pixels.height,
+      this.opaque ? this.pixels.bytes.slice() : straight(this.pixels),
+    );
   }
 
   /** What has been drawn, for whoever is done with it before the next frame is: where it is opaque, nothing is copied. */

@@ -1,8 +1,12 @@
 /// <reference types="vite/client" />
 import { asSketchError, SketchError, type SourceLine } from '../error.ts';
 import { Player } from '../browser/player.ts';
+import { parseDial } from '../sketch/dials.ts';
+import { Recorder } from '../sketch/input.ts';
+import { makeTrack, playTrack, writeTrack } from '../sketch/input-track.ts';
 import { isSketch, type Sketch } from '../sketch/sketch.ts';
-import { changedEvent, sketchModule, sourcePath } from './protocol.ts';
+import { DialPanel } from './dial-panel.ts';
+import { changedEvent, dialsPath, setupPath, sketchModule, sourcePath, trackPath, type Setup } from './protocol.ts';
 
 /*
  * The page that `juggle play` opens: it shows one sketch, follows every save of its file, and keeps the last good
@@ -16,7 +20,18 @@ const failure = element('failure');
 const playButton = element<HTMLButtonElement>('play');
 const frameOutput = element<HTMLOutputElement>('frame');
 
+const seedInput = element<HTMLInputElement>('seed');
+const recordButton = element<HTMLButtonElement>('record');
+const note = element<HTMLOutputElement>('note');
+
 let player: Player | undefined;
+let panel: DialPanel | undefined;
+/** What was chosen here, and stays so when the sketch is saved. */
+let seed: number | undefined;
+let dials: Record<string, unknown> = {};
+let setup: Setup | undefined;
+let recorder: Recorder | undefined;
+let recording = false;
 
 /** The scale that fits a sketch into the stage. */
 function fitted(sketch: Sketch): number {
@@ -35,23 +50,54 @@ function fit(sketch: Sketch): number {
   return scale * devicePixelRatio;
 }
 
-function present(sketch: Sketch): void {
+/** Shows a sketch from frame 0 on, or from the frame that was shown before. */
+function present(sketch: Sketch, from: 'start' | 'frame'): void {
   const before = player;
-  const playing = before?.playing ?? !failure.hidden;
+  const playing = before?.playing ?? true;
+  const frame = before?.frame ?? 0;
   before?.end();
   hideFailure();
   document.title = sketch.title;
   canvas.setAttribute('aria-label', sketch.title);
   const density = fit(sketch);
+  const track = setup?.track;
   player = new Player(sketch, canvas, {
     density,
-    playing: before === undefined || playing,
+    seed: seed ?? setup?.seed ?? track?.seed ?? sketch.seed,
+    dials,
+    playing: recording || playing,
+    input: (page) => {
+      if (track !== undefined && !recording) return playTrack(track);
+      recorder = new Recorder(page);
+      return recorder;
+    },
+    onLoad: (done, total) => {
+      frameOutput.textContent = `Loaded ${done} of ${total} files`;
+    },
     onChange: refresh,
     onError: (error) => void showFailure(error),
   });
+  panel = new DialPanel(element('dials'), sketch.dials, turn);
+  panel.show(player.dials);
+  element('tune').hidden = Object.keys(sketch.dials).length === 0;
   // A save changes the sketch, not the place one was looking at.
-  if (before !== undefined && before.frame > 0) void player.goTo(before.frame);
+  if (from === 'frame' && frame > 0) void player.goTo(frame);
   refresh(player);
+}
+
+/** Shows the same sketch once more, as something else was chosen for it. */
+function again(from: 'start' | 'frame'): void {
+  if (player === undefined) return;
+  try {
+    present(player.sketch, from);
+  } catch (thrown) {
+    void showFailure(asSketchError(thrown));
+  }
+}
+
+function turn(name: string, value: unknown): void {
+  dials[name] = value;
+  void player?.setDial(name, value).then(() => panel?.show(player?.dials ?? {}));
 }
 
 function refresh(shown: Player): void {
@@ -60,8 +106,14 @@ function refresh(shown: Player): void {
   const { frames, frameRate, title } = shown.sketch;
   const of = Number.isFinite(frames) && frames > 1 ? ` of ${frames}` : '';
   frameOutput.textContent = `Frame ${shown.frame}${of} · ${shown.seconds.toFixed(2)} s`;
+  if (document.activeElement !== seedInput) seedInput.value = String(shown.seed);
+  recordButton.hidden = !shown.listening && !recording;
+  recordButton.textContent = recording ? 'Stop recording' : 'Record input';
+  recordButton.setAttribute('aria-pressed', String(recording));
   element('about').textContent =
-    `${title} · ${shown.sketch.canvas.width} × ${shown.sketch.canvas.height} · ${frameRate} frames/s · seed ${shown.seed}`;
+    `${title} · ${shown.sketch.canvas.width} × ${shown.sketch.canvas.height} · ${frameRate} frames/s`;
+  // A recording holds one round: what comes after it begins anew.
+  if (recording && shown.frame === frames - 1) void stopRecording();
 }
 
 async function load(): Promise<void> {
@@ -72,11 +124,51 @@ async function load(): Promise<void> {
         problem: 'the file does not export a sketch as its default',
         expected: 'expected export default defineSketch({ … })',
       });
-    present(module.default);
+    setup ??= await begin();
+    for (const [name, text] of setup.turned) dials[name] ??= parseDial(module.default.dials, name, text);
+    present(module.default, 'frame');
   } catch (thrown) {
     player?.pause();
     await showFailure(await explainLoad(thrown));
   }
+}
+
+/** How the run is to begin: what the command was told, and the dials that were kept. */
+async function begin(): Promise<Setup> {
+  const response = await fetch(setupPath);
+  if (!response.ok) throw new SketchError({ problem: await response.text() });
+  const told = (await response.json()) as Setup;
+  dials = { ...told.dials };
+  return told;
+}
+
+/** Sends something to be kept beside the sketch, and says where it is. */
+async function keep(path: string, what: unknown): Promise<void> {
+  const response = await fetch(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: typeof what === 'string' ? what : JSON.stringify(what),
+  });
+  const answer = await response.text();
+  note.textContent = response.ok ? `Kept in ${answer}` : answer;
+  setTimeout(() => (note.textContent = ''), 8000);
+}
+
+function startRecording(): void {
+  recording = true;
+  again('start');
+}
+
+async function stopRecording(): Promise<void> {
+  if (!recording || player === undefined) return;
+  recording = false;
+  const { sketch, seed: used } = player;
+  player.pause();
+  refresh(player);
+  const { width, height } = sketch.canvas;
+  const { title, frameRate } = sketch;
+  const track = makeTrack({ title, width, height, frameRate, seed: used }, recorder?.events ?? []);
+  await keep(trackPath, writeTrack(track));
 }
 
 /** Why a module could not be loaded: the browser only says that it could not, the server knows more. */
@@ -121,9 +213,27 @@ function toggle(): void {
 playButton.addEventListener('click', toggle);
 element('advance').addEventListener('click', () => void player?.advance());
 element('restart').addEventListener('click', () => void player?.restart());
+element('keep').addEventListener('click', () => void keep(dialsPath, player?.dials ?? {}));
+element('reset').addEventListener('click', () => {
+  dials = {};
+  again('frame');
+});
+seedInput.addEventListener('change', () => chooseSeed(seedInput.valueAsNumber));
+element('another').addEventListener('click', () => chooseSeed((player?.seed ?? 0) + 1));
+recordButton.addEventListener('click', () => void (recording ? stopRecording() : startRecording()));
+
+function chooseSeed(wanted: number): void {
+  if (!Number.isInteger(wanted) || wanted < 0) return;
+  seed = wanted;
+  seedInput.value = String(wanted);
+  again('frame');
+}
 document.addEventListener('keydown', (event) => {
   const onButton = event.target instanceof HTMLButtonElement;
   if (event.ctrlKey || event.metaKey || event.altKey) return;
+  // Controls have keys of their own, and so has a sketch that was clicked on.
+  if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
+  if (event.target === canvas && player?.listening) return;
   if (event.key === ' ' && !onButton) toggle();
   else if (event.key === 'ArrowRight') void player?.advance();
   else if (event.key === 'Home') void player?.restart();

@@ -2,7 +2,8 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { defineSketch, Run, type InputEvent, type InputSource } from '../../src/index.ts';
 import { Recorder } from '../../src/sketch/input.ts';
-import { makeTrack, playTrack, readTrack, writeTrack } from '../../src/sketch/input-track.ts';
+import { makeTrack, playTrack, writeTrack } from '../../src/sketch/input-track.ts';
+import { readTrack } from '../../src/sketch/read-track.ts';
 
 const from = (byFrame: Record<number, InputEvent[]>): InputSource => ({ take: (frame) => byFrame[frame] ?? [] });
 const setting = { title: 'Quay', width: 640, height: 360, frameRate: 60, seed: 1 };
