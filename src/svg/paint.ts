@@ -1,5 +1,5 @@
-import type { Box } from '../geometry/box.ts';
-import { identity, multiply, type Matrix } from '../geometry/matrix.ts';
+import { padBox, type Box } from '../geometry/box.ts';
+import { identity, multiply, translation, type Matrix } from '../geometry/matrix.ts';
 import { alphaOf, blueOf, cssColor, greenOf, pack, redOf, type PackedColor } from '../paint/color.ts';
 import { boxUnits, type ConicGradient, type Gradient } from '../paint/gradient.ts';
 import type { ImageFill, Paint } from '../paint/paint.ts';
@@ -9,9 +9,19 @@ import { transformText } from './outline.ts';
 import { pictureData } from './picture-data.ts';
 import { element, short, type Attributes } from './xml.ts';
 
-/** The attributes that paint something: `fill` or `stroke`, with its opacity. */
-export function paintAttributes(name: 'fill' | 'stroke', paint: Paint, box: () => Box, defs: Definitions): Attributes {
-  if (typeof paint !== 'number') return { [name]: `url(#${serverOf(paint, box, defs)})` };
+/**
+ * The attributes that paint something: `fill` or `stroke`, with its opacity.
+ * @param box the box of the outline
+ * @param beyond how far what is painted may reach beyond it
+ */
+export function paintAttributes(
+  name: 'fill' | 'stroke',
+  paint: Paint,
+  box: () => Box,
+  beyond: number,
+  defs: Definitions,
+): Attributes {
+  if (typeof paint !== 'number') return { [name]: `url(#${serverOf(paint, box, beyond, defs)})` };
   const opaque = alphaOf(paint) === 255;
   return { [name]: opaqueColor(paint), [`${name}-opacity`]: opaque ? undefined : unit(alphaOf(paint)) };
 }
@@ -20,10 +30,10 @@ const opaqueColor = (color: PackedColor): string => cssColor(color | (255 << 24)
 const unit = (byte: number): string => short(Number((byte / 255).toFixed(4)));
 
 /** The name of what paints with more than one colour. */
-function serverOf(paint: Gradient | Pattern, box: () => Box, defs: Definitions): string {
+function serverOf(paint: Gradient | Pattern, box: () => Box, beyond: number, defs: Definitions): string {
   if (paint.type === 'pattern') return patternOf(paint, defs);
   const units = paint.units === 'box' ? boxUnits(box()) : identity;
-  if (paint.type === 'conic') return conicOf(paint, units, box(), defs);
+  if (paint.type === 'conic') return conicOf(paint, units, padBox(box(), beyond), defs);
   const common = {
     gradientUnits: 'userSpaceOnUse',
     gradientTransform: transformText(units),
@@ -92,9 +102,16 @@ function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definit
   const { left, top, right, bottom } = box;
   // A little more on every side, so that the shape's edge does not meet the next tile.
   const [dx, dy] = [(right - left) * 0.1 + 1, (bottom - top) * 0.1 + 1];
-  const place = { x: left - dx, y: top - dy, width: right - left + 2 * dx, height: bottom - top + 2 * dy };
+  // A tile's content is counted from its corner.
+  const corner = translation(left - dx, top - dy);
+  const place = {
+    width: right - left + 2 * dx,
+    height: bottom - top + 2 * dy,
+    patternTransform: transformText(corner),
+  };
   // Pixel for pixel one wedge or the other: softened, their edges would show as rays.
-  const drawn = element('g', { transform: transformText(units), 'shape-rendering': 'crispEdges' }, wedges);
+  const transform = transformText(multiply(translation(dx - left, dy - top), units));
+  const drawn = element('g', { transform, 'shape-rendering': 'crispEdges' }, wedges);
   return defs.add('pattern', { patternUnits: 'userSpaceOnUse', ...place }, [drawn]);
 }
 

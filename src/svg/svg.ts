@@ -124,12 +124,18 @@ class SvgWriter {
     const painted: Attributes = {
       ...attributes,
       transform: transformText(transform),
-      ...(fill === undefined ? { fill: 'none' } : paintAttributes('fill', fill, box, this.defs)),
+      ...(fill === undefined ? { fill: 'none' } : paintAttributes('fill', fill, box, 0, this.defs)),
       'fill-rule': fillRule === 'evenodd' ? fillRule : undefined,
       ...(stroke === undefined || stroke.width === 0
         ? {}
         : {
-            ...paintAttributes('stroke', stroke.paint, box, this.defs),
+            ...paintAttributes(
+              'stroke',
+              stroke.paint,
+              box,
+              (stroke.width / 2) * Math.max(stroke.miterLimit, 1.5),
+              this.defs,
+            ),
             'stroke-width': stroke.width === 1 ? undefined : stroke.width,
             'stroke-linecap': stroke.cap === 'butt' ? undefined : stroke.cap,
             'stroke-linejoin': stroke.join === 'miter' ? undefined : stroke.join,

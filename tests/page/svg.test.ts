@@ -1,0 +1,96 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import path from 'node:path';
+import { decode } from 'fast-png';
+import type { Browser } from 'playwright-core';
+import { juggle, temporaryFolder } from '../helpers.ts';
+import { launch } from './browser.ts';
+
+const sheet = path.resolve('tests/fixtures/sheet.ts');
+const folder = temporaryFolder({
+  'wakes.ts': `import { defineSketch } from 'frame-juggler';
+export default defineSketch({
+  title: 'Wakes <&> "foam"\\u0007', canvas: { width: 120, height: 80, background: '#123' }, duration: 2, frameRate: 20, carry: 0.8,
+  paint(canvas, { frame }) {
+    canvas.group({ translate: [frame * 3, 40], label: 'tug & <tow>', opacity: 0.9 }, () => {
+      canvas.rect({ at: [0, 0], size: 20, corners: 4, fill: 'coral', label: 'hull' });
+      canvas.rect({ at: [0, -14], size: 8, fill: 'white', label: 'hull' });
+    });
+    canvas.text('Quay "3" & <more>', { at: [60, 70], size: 14, fill: 'white' });
+  },
+});
+`,
+});
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launch();
+}, 60_000);
+afterAll(async () => {
+  await browser.close();
+  folder.remove();
+});
+
+/** The part of a picture's pixels in which an SVG file, as Chromium shows it, is within 8 of what the raster draws. */
+async function agreement(sketch: string, frame: number, density: number): Promise<[near: number, all: number]> {
+  const at = ['--frame', String(frame)];
+  const svg = (await juggle(folder.path, 'render', sketch, '-o', '-', '--format', 'svg', ...at)).out;
+  const png = decode(
+    (await juggle(folder.path, 'render', sketch, '-o', '-', '--density', String(density), ...at)).bytes,
+  );
+  const viewport = { width: png.width / density, height: png.height / density };
+  const page = await browser.newPage({ viewport, deviceScaleFactor: density });
+  await page.setContent(`<style>body { margin: 0 } svg { display: block }</style>${svg}`);
+  const shot = decode(await page.screenshot());
+  await page.close();
+  let near = 0;
+  for (let i = 0, from = 0, shown = 0; i < png.width * png.height; i++, from += png.channels, shown += shot.channels) {
+    let far = 0;
+    for (let c = 0; c < 3; c++) far = Math.max(far, Math.abs(png.data[from + c] - shot.data[shown + c]));
+    if (far <= 8) near++;
+  }
+  return [near, png.width * png.height];
+}
+
+describe('an SVG file', () => {
+  // As on its canvas, Chromium smooths edges to a quarter of a pixel, and draws tiles of pictures at their own size
+  // first: what differs is edges, and the finer the picture the fewer they are.
+  test('shows in Chromium what the raster draws, over the sheet of everything', async () => {
+    const frames = [0, 1, 2, 3, 4, 5, 6];
+    for (const [density, each, whole] of [[1, 0.97, 0.985], [3, 0.984, 0.994]]) {
+      const results = await Promise.all(frames.map((frame) => agreement(sheet, frame, density)));
+      for (const [near, all] of results) expect(near / all).toBeGreaterThan(each);
+      const sum = (index: 0 | 1): number => results.reduce((total, result) => total + result[index], 0);
+      expect(sum(0) / sum(1)).toBeGreaterThan(whole);
+    }
+  }, 120_000); // prettier-ignore
+
+  test('holds what is left of earlier frames under a carry', async () => {
+    const [near, all] = await agreement('wakes.ts', 12, 2);
+    expect(near / all).toBeGreaterThan(0.98);
+  }, 30_000);
+
+  test('is well-formed whatever labels and texts hold, names each thing once, and can be searched', async () => {
+    const { out } = await juggle(folder.path, 'render', 'wakes.ts', '-o', '-', '--format', 'svg', '--frame', '0');
+    const page = await browser.newPage();
+    const found = await page.evaluate((text) => {
+      const document = new DOMParser().parseFromString(text, 'image/svg+xml');
+      const all = [...document.querySelectorAll('[id]')];
+      return {
+        wrong: document.querySelector('parsererror')?.textContent,
+        ids: all.map(({ id }) => id).filter((id) => !/^(?:mask|clipPath|pattern)/.test(id)),
+        titles: [...document.querySelectorAll('title')].map(({ textContent }) => textContent),
+        texts: [...document.querySelectorAll('text')].map(({ textContent }) => textContent),
+        inGroup: document.getElementById('tug-tow-')?.querySelectorAll('rect, path').length,
+        opacity: document.getElementById('tug-tow-')?.getAttribute('opacity'),
+      };
+    }, out);
+    await page.close();
+    expect(found).toEqual({
+      wrong: undefined,
+      ids: ['tug-tow-', 'hull', 'hull-2'],
+      titles: ['Wakes <&> "foam"\ufffd', 'tug & <tow>', 'hull', 'hull'],
+      texts: ['Quay "3" & <more>'],
+      inGroup: 2,
+      opacity: '0.9',
+    });
+  });
+});
