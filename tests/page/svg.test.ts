@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import path from 'node:path';
-import { decode } from 'fast-png';
 import type { Browser } from 'playwright-core';
 import { juggle, temporaryFolder } from '../helpers.ts';
 import { launch } from './browser.ts';
@@ -29,25 +28,41 @@ afterAll(async () => {
   folder.remove();
 });
 
-/** The part of a picture's pixels in which an SVG file, as Chromium shows it, is within 8 of what the raster draws. */
+/** In how many of a picture's pixels an SVG file, as Chromium shows it, is within 8 of what the raster draws. */
 async function agreement(sketch: string, frame: number, density: number): Promise<[near: number, all: number]> {
   const at = ['--frame', String(frame)];
   const svg = (await juggle(folder.path, 'render', sketch, '-o', '-', '--format', 'svg', ...at)).out;
-  const png = decode(
-    (await juggle(folder.path, 'render', sketch, '-o', '-', '--density', String(density), ...at)).bytes,
-  );
-  const viewport = { width: png.width / density, height: png.height / density };
-  const page = await browser.newPage({ viewport, deviceScaleFactor: density });
+  const png = (await juggle(folder.path, 'render', sketch, '-o', '-', '--density', String(density), ...at)).bytes;
+  const [, width, height] = /width="(\d+)" height="(\d+)"/.exec(svg)!;
+  const page = await browser.newPage({
+    viewport: { width: Number(width), height: Number(height) },
+    deviceScaleFactor: density,
+  });
   await page.setContent(`<style>body { margin: 0 } svg { display: block }</style>${svg}`);
-  const shot = decode(await page.screenshot());
+  // Pictures within it are decoded by and by.
+  await page.evaluate(() =>
+    Promise.all([...document.querySelectorAll<HTMLImageElement>('image')].map((image) => image.decode())),
+  );
+  const shot = await page.screenshot();
+  const result = await page.evaluate(
+    async (files) => {
+      const [a, b] = await Promise.all(
+        files.map(async (file) => {
+          const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${file}`)).blob());
+          const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d')!;
+          context.drawImage(bitmap, 0, 0);
+          return context.getImageData(0, 0, bitmap.width, bitmap.height).data;
+        }),
+      );
+      let near = 0;
+      for (let i = 0; i < a.length; i += 4)
+        if (Math.max(...[0, 1, 2].map((c) => Math.abs(a[i + c] - b[i + c]))) <= 8) near++;
+      return [near, a.length / 4] as [number, number];
+    },
+    [shot, png].map((file) => file.toString('base64')),
+  );
   await page.close();
-  let near = 0;
-  for (let i = 0, from = 0, shown = 0; i < png.width * png.height; i++, from += png.channels, shown += shot.channels) {
-    let far = 0;
-    for (let c = 0; c < 3; c++) far = Math.max(far, Math.abs(png.data[from + c] - shot.data[shown + c]));
-    if (far <= 8) near++;
-  }
-  return [near, png.width * png.height];
+  return result;
 }
 
 describe('an SVG file', () => {
