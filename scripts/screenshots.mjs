@@ -49,7 +49,7 @@ const site = await createServer({
 await site.listen();
 await page.goto(site.resolvedUrls.local[0]);
 await page.waitForFunction(
-  () => document.querySelectorAll('canvas').length === 4 && document.fonts.status === 'loaded',
+  () => document.querySelectorAll('canvas').length === 6 && document.fonts.status === 'loaded',
 );
 await page.waitForTimeout(3000);
 await page.screenshot({ path: shot('page') });

@@ -6,9 +6,11 @@ import lighthouse from '../lighthouse/lighthouse.ts';
 import quay from '../pellan-quay/quay.ts';
 import flags from '../signal-flags/flags.ts';
 import chart from '../harbour-chart/chart.ts';
+import wakes from '../wakes/wakes.ts';
+import watch from '../watch/watch.ts';
 
 const main = document.querySelector('main')!;
-for (const sketch of [quay, lighthouse, flags, chart]) {
+for (const sketch of [quay, watch, lighthouse, wakes, flags, chart]) {
   const figure = document.createElement('figure');
   const caption = document.createElement('figcaption');
   const button = document.createElement('button');
