@@ -16,7 +16,7 @@ const arrows = {
   motion: ['paint'],
   chance: ['paint'],
   raster: ['geometry', 'paint', 'canvas'],
-  svg: ['geometry', 'paint', 'canvas'],
+  svg: ['geometry', 'paint', 'text', 'canvas'],
   encode: ['paint', 'text', 'canvas', 'raster'],
   sketch: ['geometry', 'paint', 'canvas', 'motion', 'chance', 'raster', 'text'],
 };

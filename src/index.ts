@@ -48,6 +48,7 @@ export type { Path } from './geometry/path.ts';
 export type { Cap, Join, Pen } from './geometry/stroke.ts';
 export { RasterSurface, rasterize } from './raster/surface.ts';
 export { writeSvg } from './svg/svg.ts';
+export { textPath } from './svg/text-path.ts';
 export { pattern, Picture } from './paint/picture.ts';
 export type { Pattern, PatternOptions } from './paint/picture.ts';
 export { conicGradient, linearGradient, radialGradient } from './paint/gradient.ts';

@@ -136,17 +136,26 @@ export class OptionNames extends Set<string> {
  * `fill: palette.sae` must not pass for "leave the fill as it is".
  */
 export function checkKeys(call: string, options: object, known: OptionNames | undefined): void {
+  if (known === undefined) return checkDefined(call, options);
+  const { recent } = known;
   let index = 0;
   for (const key in options) {
     // Looked up only where it is not what stood here the last time.
-    if (known !== undefined && known.recent[index] !== key) {
+    if (recent[index] !== key) {
       if (!known.has(key)) unknownKey(call, key, known);
-      known.recent[index] = key;
+      recent[index] = key;
     }
     index++;
-    if ((options as Record<string, unknown>)[key] === undefined)
-      fail({ call, option: key, problem: 'is there, but undefined', expected: 'give a value, or leave the key out' });
+    if ((options as Record<string, unknown>)[key] === undefined) undefinedOption(call, key);
   }
+}
+
+function checkDefined(call: string, options: object): void {
+  for (const key in options) if ((options as Record<string, unknown>)[key] === undefined) undefinedOption(call, key);
+}
+
+function undefinedOption(call: string, option: string): never {
+  return fail({ call, option, problem: 'is there, but undefined', expected: 'give a value, or leave the key out' });
 }
 
 function unknownKey(call: string, key: string, known: Iterable<string>): never {

@@ -1,7 +1,7 @@
 import { apply, inverse, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
 import { cssColor, type PackedColor } from '../paint/color.ts';
 import type { Gradient } from '../paint/gradient.ts';
-import type { ImageFill, Paint } from '../paint/paint.ts';
+import type { Fill, ImageFill } from '../paint/paint.ts';
 import { reduce, type Pattern, type Picture, type PixelBox } from '../paint/picture.ts';
 
 /** The 2d context of a canvas, kept where reading pixels back is cheap: trails and pictures need it. */
@@ -14,9 +14,9 @@ export function contextOf(element: HTMLCanvasElement): CanvasRenderingContext2D 
 type CanvasStyle = string | CanvasGradient | CanvasPattern;
 
 /** A paint as a context takes it. @param matrix from the paint's units to pixels */
-export function styleOf(context: CanvasRenderingContext2D, paint: Paint, matrix: Matrix): CanvasStyle {
+export function styleOf(context: CanvasRenderingContext2D, paint: Fill, matrix: Matrix): CanvasStyle {
   if (typeof paint === 'number') return cssOf(paint);
-  return paint.type === 'pattern' ? patternStyle(context, paint, matrix) : gradientStyle(context, paint, matrix);
+  return 'picture' in paint ? pictureStyle(context, paint, matrix) : gradientStyle(context, paint, matrix);
 }
 
 const cssByColor = new Map<PackedColor, string>();
@@ -85,16 +85,10 @@ function rounds(
   return [first, Math.min(first + mostRounds, Math.max(first + 1, Math.ceil(Math.max(...offsets))))];
 }
 
-function patternStyle(context: CanvasRenderingContext2D, pattern: Pattern, matrix: Matrix): CanvasStyle {
-  const { picture, transform, smooth } = pattern;
-  const whole = { x: 0, y: 0, width: picture.width, height: picture.height };
-  const { element, perPixelX, perPixelY } = reducedElement(
-    context,
-    picture,
-    whole,
-    multiply(matrix, transform),
-    smooth,
-  );
+function pictureStyle(context: CanvasRenderingContext2D, fill: Pattern | ImageFill, matrix: Matrix): CanvasStyle {
+  const { picture, transform, smooth } = fill;
+  const part = 'crop' in fill ? fill.crop : { x: 0, y: 0, width: picture.width, height: picture.height };
+  const { element, perPixelX, perPixelY } = reducedElement(context, picture, part, multiply(matrix, transform), smooth);
   context.imageSmoothingEnabled = smooth;
   context.imageSmoothingQuality = 'low';
   const style = context.createPattern(element, 'repeat')!;
@@ -103,7 +97,7 @@ function patternStyle(context: CanvasRenderingContext2D, pattern: Pattern, matri
   return style;
 }
 
-/** Lays an image into its place. @param matrix from the item's units to pixels */
+/** Lays a smooth image into its place: at its edge it goes on as it ends, which a pattern does not. @param matrix from the item's units to pixels */
 export function drawImage(context: CanvasRenderingContext2D, fill: ImageFill, matrix: Matrix): void {
   const toPixels = multiply(matrix, fill.transform);
   const { element, perPixelX, perPixelY } = reducedElement(context, fill.picture, fill.crop, toPixels, fill.smooth);

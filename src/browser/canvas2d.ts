@@ -16,7 +16,7 @@ import {
 import type { BlendMode } from '../paint/blend.ts';
 import { cssColor } from '../paint/color.ts';
 import { boxUnits } from '../paint/gradient.ts';
-import type { ImageFill, Paint } from '../paint/paint.ts';
+import type { Fill } from '../paint/paint.ts';
 import { fade } from '../raster/pixels.ts';
 import { contextOf, drawImage, styleOf } from './canvas2d-paint.ts';
 
@@ -109,12 +109,15 @@ export class Canvas2dSurface {
     let { fill } = item;
     const { stroke } = item;
     context.setTransform(...matrix);
-    if (typeof fill === 'object' && fill.type === 'image') drawImage(context, fill as ImageFill, matrix);
+    if (typeof fill === 'object' && fill.type === 'image' && fill.smooth) {
+      drawImage(context, fill, matrix);
+      fill = undefined;
+    }
     context.beginPath();
     if (typeof fill === 'number' && item.text !== undefined && this.fillFinely(context, item, fill, matrix))
       fill = undefined;
     tracePath(context, item.path);
-    if (fill !== undefined && !(typeof fill === 'object' && fill.type === 'image')) {
+    if (fill !== undefined) {
       // The outline is traced already: from here on the transform is that of the paint.
       const units = unitsOf(fill, item.path);
       if (units !== undefined) context.setTransform(...multiply(matrix, units));
@@ -205,7 +208,7 @@ function lay(
 }
 
 /** The units of a gradient in fractions of the box of what it paints. */
-function unitsOf(paint: Paint, path: Path): Matrix | undefined {
+function unitsOf(paint: Fill, path: Path): Matrix | undefined {
   return typeof paint === 'object' && 'units' in paint && paint.units === 'box' ? boxUnits(pathBox(path)) : undefined;
 }
 

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { pathBox } from '../../src/geometry/path.ts';
-import { defineSketch, loadFonts, measureText, Run } from '../../src/index.ts';
-import { errorOf, record } from '../helpers.ts';
+import { defineSketch, loadFonts, measureText, Run, textPath } from '../../src/index.ts';
+import { errorOf, picture, record } from '../helpers.ts';
 
 describe('a sketch with text', () => {
   test('loads its font by itself: in paint, in start and in the middle of its steps, once and for good', async () => {
@@ -90,5 +90,14 @@ describe('text', () => {
     expect(said('Quay', { at: [0, 0], font: 'Serif' })).toMatch("expected one of assets (asset.font), or 'default'");
     expect(said('Quay', { at: [0, 0], anchor: 'baseline-centre' })).toMatch('baseline-centre');
     expect(said('Quay', { at: [0, 0], sise: 3 })).toMatch('did you mean "size"?');
+  });
+
+  test('as a path is what is drawn as text', () => {
+    const options = { at: [50, 50] as const, size: 28, maxWidth: 60, weight: 'bold' as const };
+    const drawn = picture((canvas) => canvas.text('Pellan Quay', options));
+    const traced = picture((canvas) => canvas.path({ data: textPath('Pellan Quay', options) }));
+    const far = drawn.data.reduce((most, byte, at) => Math.max(most, Math.abs(byte - traced.data[at])), 0);
+    expect(far).toBeLessThanOrEqual(1);
+    expect(() => textPath('Quay', { at: [0, 0], sise: 3 } as never)).toThrow('did you mean "size"?');
   });
 });
