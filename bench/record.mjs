@@ -59,7 +59,14 @@ export function record(setup, count) {
     canvas.circle({ at: [(i * 7.3) % 1280, (i * 3.1) % 720], radius: 2 + (i % 9) * 0.7, fill: 'teal' });
   return canvas.finish();
 }`;
-  await build({ stdin: { contents, resolveDir: '.' }, bundle: true, format: 'esm', outfile, plugins, logLevel: 'error' });
+  await build({
+    stdin: { contents, resolveDir: '.' },
+    bundle: true,
+    format: 'esm',
+    outfile,
+    plugins,
+    logLevel: 'error',
+  });
   return (await import(pathToFileURL(outfile).href)).record;
 }
 const withChecks = await bundled('checked', []);
@@ -73,8 +80,14 @@ if (withChecks(setup, count).items.length !== without(setup, count).items.length
 // In turns, and the shortest of many runs, as a share of small times drowns in the noise of a busy machine.
 let [checkedTime, uncheckedTime] = [Infinity, Infinity];
 for (let round = 0; round < 16; round++) {
-  checkedTime = Math.min(checkedTime, best(() => withChecks(setup, count), { warm: 10, runs: 15 }));
-  uncheckedTime = Math.min(uncheckedTime, best(() => without(setup, count), { warm: 10, runs: 15 }));
+  checkedTime = Math.min(
+    checkedTime,
+    best(() => withChecks(setup, count), { warm: 10, runs: 15 }),
+  );
+  uncheckedTime = Math.min(
+    uncheckedTime,
+    best(() => without(setup, count), { warm: 10, runs: 15 }),
+  );
 }
 row('  recording, with its checks', ms(checkedTime));
 row('  recording, without any', ms(uncheckedTime));
