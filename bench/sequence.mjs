@@ -112,12 +112,13 @@ function plainGif() {
   return { rate: few / seconds(began), bytes: encoder.bytes().length };
 }
 const [a, b] = [gif(), plainGif()];
-const [c, d] = [gif(), plainGif()];
+let [our, their] = [a.rate, b.rate];
+for (let round = 0; round < 3; round++) [our, their] = [Math.max(our, gif().rate), Math.max(their, plainGif().rate)];
 const size = (bytes) => `${(bytes / 1e6).toFixed(2)} MB`;
 console.log(`${few} of them as GIF, from pictures that are drawn already`);
-row('  ours', rate(Math.max(a.rate, c.rate)), size(a.bytes));
-row('  new colours in every frame', rate(Math.max(b.rate, d.rate)), size(b.bytes));
-row('  ratio', (Math.max(a.rate, c.rate) / Math.max(b.rate, d.rate)).toFixed(2), 'at least 3');
+row('  ours', rate(our), size(a.bytes));
+row('  new colours in every frame', rate(their), size(b.bytes));
+row('  ratio', (our / their).toFixed(2), 'at least 3');
 const whole = ours('-o', path.join(folder, 'all.gif'));
 row('  juggle render to GIF, whole process', rate(whole), size(statSync(path.join(folder, 'all.gif')).size));
 rmSync(folder, { recursive: true });

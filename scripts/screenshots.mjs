@@ -17,21 +17,41 @@ render('shapes/shapes', 'shapes', '--density', '1.3');
 render('lighthouse/lighthouse', 'lighthouse', '--at', '1.2', '--density', '1.3');
 render('harbour-chart/chart', 'harbour-chart', '--density', '1.3');
 render('signal-flags/flags', 'signal-flags', '--at', '1.2', '--density', '1.3');
+render('wakes/wakes', 'wakes', '--at', '8.6', '--density', '1.3');
+render('crane/crane', 'crane', '--at', '6.1', '--density', '1.3');
+render('rain/rain', 'rain', '--at', '3', '--density', '1.3');
+render('tide/tide', 'tide', '--at', '10', '--density', '1.3');
+render('watch/watch', 'watch', '--at', '6.5', '--density', '1.3');
+render('bunting/bunting', 'bunting', '--at', '1', '--density', '1.7');
+execFileSync(process.execPath, [juggle, 'strip', 'examples/pellan-quay/quay.ts', '-o', shot('strip'), '--count', '12']);
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-shots-'));
 cpSync('examples/pellan-quay', folder, { recursive: true });
 const sketch = path.join(folder, 'quay.ts');
-const viewer = spawn(process.execPath, [juggle, 'play', sketch]);
-const url = await new Promise((resolve) => viewer.stdout.on('data', (data) => resolve(/http:\S+/.exec(data)[0])));
+const play = async (file) => {
+  const viewer = spawn(process.execPath, [juggle, 'play', file]);
+  const url = await new Promise((resolve) => viewer.stdout.on('data', (data) => resolve(/http:\S+/.exec(data)[0])));
+  return { viewer, url };
+};
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await page.goto(url);
-await page.waitForFunction(() => /Frame [1-9]\d\d/.test(document.querySelector('#frame').textContent));
+const frames = () => page.waitForFunction(() => /Frame [1-9]\d/.test(document.querySelector('#frame').textContent));
+const tuned = await play('examples/rain/rain.ts');
+await page.goto(tuned.url);
+await page.locator('#dial-wind').fill('-210');
+await page.locator('#dial-drops').fill('700');
+await page.click('#another');
+await frames();
 await page.click('text=Pause');
 await page.screenshot({ path: shot('play') });
+tuned.viewer.kill();
+const { viewer, url } = await play(sketch);
+await page.goto(url);
+await frames();
+await page.click('text=Pause');
 writeFileSync(
   sketch,
   readFileSync(sketch, 'utf8').replace("fill: '#fff6d8', label: 'sun'", "fill: '#fff6d8', lable: 'sun'"),

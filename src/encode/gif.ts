@@ -75,7 +75,7 @@ export class GifEncoder {
     const changed = differing(last.words, words);
     if (changed.length === 0) return undefined;
     // What is uncovered can only be had by clearing all away first.
-    const uncovers = changed.some((at) => words[at] >>> 24 < 128);
+    const uncovers = someUnseen(words, changed);
     const ready = this.write(last, from - last.from, uncovers);
     this.show(words, uncovers ? allPlaces(words.length) : changed, from);
     return ready;
@@ -135,7 +135,7 @@ export class GifEncoder {
       ...[0x2c, ...word(x), ...word(y), ...word(width), ...word(height), own ? 0x87 : 0],
       ...(own ? colorTable(palette) : []),
     ];
-    const packed = packLzw(indices, 8);
+    const packed = packLzw(indices, 8, unseen);
     const result = new Uint8Array(head.length + packed.length);
     result.set(head);
     result.set(packed, head.length);
@@ -156,15 +156,33 @@ function colorTable({ colors }: Palette): number[] {
 }
 
 function allPlaces(count: number): Uint32Array {
-  return Uint32Array.from({ length: count }, (_, at) => at);
+  const places = new Uint32Array(count);
+  for (let at = 0; at < count; at++) places[at] = at;
+  return places;
+}
+
+function someUnseen(words: Uint32Array, places: Uint32Array): boolean {
+  for (let i = 0; i < places.length; i++) if (words[places[i]] >>> 24 < 128) return true;
+  return false;
+}
+
+let scratch = new Uint32Array(1 << 16);
+
+function grown(list: Uint32Array): Uint32Array<ArrayBuffer> {
+  const longer = new Uint32Array(list.length * 2);
+  longer.set(list);
+  return longer;
 }
 
 /** The places at which two pictures differ. */
 function differing(before: Uint32Array, after: Uint32Array): Uint32Array {
-  const result = new Uint32Array(after.length);
   let length = 0;
-  for (let at = 0; at < after.length; at++) if (before[at] !== after[at]) result[length++] = at;
-  return result.slice(0, length);
+  for (let at = 0; at < after.length; at++)
+    if (before[at] !== after[at]) {
+      if (length === scratch.length) scratch = grown(scratch);
+      scratch[length++] = at;
+    }
+  return scratch.slice(0, length);
 }
 
 /** The smallest rectangle about places in rows of `stride`. */

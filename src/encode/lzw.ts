@@ -2,78 +2,110 @@
 const mostBits = 12;
 const mostCodes = 1 << mostBits;
 
-/** For each code and each index that may follow it, the code of both together; 0 where there is none yet. */
-const longer = new Int16Array(mostCodes << 8);
-/** The places of `longer` that are in use, so that it is emptied by them alone. */
-const used = new Int32Array(mostCodes);
+/** A code and the index that follows it, by hashing, and the code of both together: small enough to stay in a cache. */
+const slots = 1 << 14;
+const keys = new Int32Array(slots);
+const codes = new Int16Array(slots);
+
+/**
+ * Codes that stand for nothing but the commonest index, by how often: `chain[3]` is three of it. A long run of it is
+ * then packed a code at a time instead of an index at a time.
+ */
+const chain = new Int16Array(mostCodes);
+/** How often the commonest index comes in a code; 0 for codes with others in them. */
+const links = new Int16Array(mostCodes);
 
 /**
  * Packs colour indices as GIF does (LZW with codes that grow, in sub-blocks of 255 bytes), the minimum code size first
  * and an empty block last.
  * @param bits how many bits an index has, 2 to 8
+ * @param commonest the index of which there are the longest runs
  */
-export function packLzw(indices: Uint8Array, bits: number): Uint8Array {
+export function packLzw(indices: Uint8Array, bits: number, commonest: number): Uint8Array {
   const clearCode = 1 << bits;
   const endCode = clearCode + 1;
-  const codes = new BitWriter(indices.length);
+  // One code an index at most, one to begin anew for every few thousand of them, and one at the end.
+  const out = new BitWriter(indices.length + (indices.length >> 11) + 4);
   let codeBits = bits + 1;
   let next = endCode + 1;
-  let inUse = 0;
-  codes.write(clearCode, codeBits);
+  keys.fill(-1);
+  let longest = 1;
+  chain[1] = commonest;
+  links[commonest] = 1;
+  out.write(clearCode, codeBits);
   let prefix = indices[0];
   for (let i = 1; i < indices.length; i++) {
-    const place = (prefix << 8) | indices[i];
-    const code = longer[place];
-    if (code !== 0) {
-      prefix = code;
+    const known = longest - links[prefix];
+    if (indices[i] === commonest && known > 1 && known < longest) {
+      // As far along the run as there are codes for it.
+      let end = i;
+      while (end < i + known && indices[end] === commonest) end++;
+      prefix = chain[links[prefix] + end - i];
+      i = end - 1;
       continue;
     }
-    codes.write(prefix, codeBits);
+    const key = (prefix << 8) | indices[i];
+    let slot = (Math.imul(key, 0x9e3779b1) >>> 18) & (slots - 1);
+    while (keys[slot] !== key && keys[slot] !== -1) slot = (slot + 1) & (slots - 1);
+    if (keys[slot] === key) {
+      prefix = codes[slot];
+      continue;
+    }
+    out.write(prefix, codeBits);
+    const last = prefix;
     prefix = indices[i];
     if (next < mostCodes) {
       // The reader learns a code one step later than it is made, so it grows its codes just here as well.
       if (next === 1 << codeBits) codeBits++;
-      used[inUse++] = place;
-      longer[place] = next++;
+      keys[slot] = key;
+      if (prefix === commonest && links[last] > 0) {
+        links[next] = ++longest;
+        chain[longest] = next;
+      }
+      codes[slot] = next++;
       continue;
     }
-    codes.write(clearCode, codeBits);
-    while (inUse > 0) longer[used[--inUse]] = 0;
+    out.write(clearCode, codeBits);
+    keys.fill(-1);
+    links.fill(0, endCode);
+    longest = 1;
     next = endCode + 1;
     codeBits = bits + 1;
   }
-  codes.write(prefix, codeBits);
+  out.write(prefix, codeBits);
   // The reader has learnt one code more by now, and may have grown for it.
   if (next === 1 << codeBits && codeBits < mostBits) codeBits++;
-  codes.write(endCode, codeBits);
-  while (inUse > 0) longer[used[--inUse]] = 0;
-  return inBlocks(codes.end(), bits);
+  out.write(endCode, codeBits);
+  links.fill(0);
+  return inBlocks(out.end(), bits);
 }
 
-/** Puts codes of changing lengths together, lowest bits first. */
+/** Puts codes of changing lengths together, lowest bits first, in memory that is used again. */
 class BitWriter {
-  private bytes: Uint8Array;
+  private static memory = new Uint8Array(1 << 16);
+  private readonly bytes: Uint8Array;
   private length = 0;
   private pending = 0;
   private count = 0;
 
-  constructor(likely: number) {
-    this.bytes = new Uint8Array(Math.max(64, likely >> 2));
+  /** @param most how many codes there will be at most */
+  constructor(most: number) {
+    // Codes have 12 bits at most, and each is out before the next comes.
+    const room = Math.ceil(most * 1.5) + 8;
+    if (BitWriter.memory.length < room) BitWriter.memory = new Uint8Array(room);
+    this.bytes = BitWriter.memory;
   }
 
   write(code: number, bits: number): void {
-    this.pending |= code << this.count;
-    this.count += bits;
-    if (this.length + 4 > this.bytes.length) {
-      const grown = new Uint8Array(this.bytes.length * 2);
-      grown.set(this.bytes);
-      this.bytes = grown;
+    let pending = this.pending | (code << this.count);
+    let count = this.count + bits;
+    while (count >= 8) {
+      this.bytes[this.length++] = pending;
+      pending >>>= 8;
+      count -= 8;
     }
-    while (this.count >= 8) {
-      this.bytes[this.length++] = this.pending & 255;
-      this.pending >>>= 8;
-      this.count -= 8;
-    }
+    this.pending = pending;
+    this.count = count;
   }
 
   end(): Uint8Array {

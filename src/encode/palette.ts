@@ -75,6 +75,9 @@ export class NearPalette implements Palette {
   private readonly values = new Uint8Array(slots);
   private readonly isBad = new Uint8Array(slots);
   private kept = 0;
+  /** The entries in rising order of their green, and for each green where those with as much begin. */
+  private readonly byGreen: Uint8Array;
+  private readonly fromGreen = new Uint16Array(256);
   private mayBeBad = 1;
 
   /** @param words the pixels that it is made for, and the first whose entries are asked for */
@@ -83,6 +86,9 @@ export class NearPalette implements Palette {
     const rest = restOf(words, large);
     const found = rest.length === 0 ? [] : fewColors(new Uint8Array(rest.buffer), mostColors - large.size);
     this.colors = [...large, ...found.map(([r, g, b]) => r | (g << 8) | (b << 16))];
+    const greens = this.colors.map(greenOf);
+    this.byGreen = Uint8Array.from(greens.keys()).sort((a, b) => greens[a] - greens[b] || a - b);
+    for (let green = 0; green < 256; green++) this.fromGreen[green] = greens.filter((other) => other < green).length;
   }
 
   indicesOf(words: Uint32Array): Uint8Array | undefined {
@@ -127,13 +133,23 @@ export class NearPalette implements Palette {
     return slot;
   }
 
+  /** Looks from the entries with the same green on, up and down, until green alone makes all others farther. */
   private nearest(color: number): number {
-    const { colors } = this;
+    const { colors, byGreen, fromGreen } = this;
+    const green = greenOf(color);
     let least = Infinity;
     let index = 0;
-    for (let at = 0; at < colors.length && least > 0; at++) {
-      const far = distance(color, colors[at]);
-      if (far < least) [least, index] = [far, at];
+    for (let at = fromGreen[green]; at < byGreen.length; at++) {
+      const apart = greenOf(colors[byGreen[at]]) - green;
+      if (apart * apart >= least) break;
+      const far = distance(color, colors[byGreen[at]]);
+      if (far < least) [least, index] = [far, byGreen[at]];
+    }
+    for (let at = fromGreen[green] - 1; at >= 0; at--) {
+      const apart = green - greenOf(colors[byGreen[at]]);
+      if (apart * apart >= least) break;
+      const far = distance(color, colors[byGreen[at]]);
+      if (far < least) [least, index] = [far, byGreen[at]];
     }
     return index;
   }
