@@ -40,19 +40,18 @@ export interface Keys {
   justPressed(key: string): boolean;
 }
 
-/** Pointer and keys of one run. */
+type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
+
+/** Pointer and keys of one run: one object each, which a sketch may keep, as they always tell of the frame at hand. */
 export class Input {
-  private x: number;
-  private y: number;
-  private inside = false;
-  private pressed = false;
-  private justPressed = false;
-  private justReleased = false;
+  private readonly live: Changing<Pointer>;
   private readonly held = new Set<string>();
   private readonly justHeld = new Set<string>();
-  private readonly outside: readonly [number, number];
-  readonly pointer: Pointer;
-  readonly keys: Keys;
+  private readonly outside: { readonly x: number; readonly y: number };
+  readonly keys: Keys = {
+    held: (key) => this.held.has(keyName(key)),
+    justPressed: (key) => this.justHeld.has(keyName(key)),
+  };
 
   /**
    * @param view where the canvas lies, so that a pointer that is not there rests outside it
@@ -62,63 +61,49 @@ export class Input {
     view: Pick<View, 'left' | 'top' | 'width' | 'height'>,
     over: (label: string, x: number, y: number) => boolean,
   ) {
-    this.outside = [view.left - view.width, view.top - view.height];
-    [this.x, this.y] = this.outside;
-    // One view of it all, which a sketch may keep: it always tells of the frame at hand.
-    // eslint-disable-next-line @typescript-eslint/no-this-alias
-    const input = this;
-    this.pointer = {
-      get x() {
-        return input.x;
-      },
-      get y() {
-        return input.y;
-      },
-      get inside() {
-        return input.inside;
-      },
-      get pressed() {
-        return input.pressed;
-      },
-      get justPressed() {
-        return input.justPressed;
-      },
-      get justReleased() {
-        return input.justReleased;
-      },
-      over: (label) => input.inside && over(label, input.x, input.y),
+    this.outside = { x: view.left - view.width, y: view.top - view.height };
+    this.live = {
+      ...this.outside,
+      inside: false,
+      pressed: false,
+      justPressed: false,
+      justReleased: false,
+      over: (label) => this.live.inside && over(label, this.live.x, this.live.y),
     };
-    this.keys = {
-      held: (key) => this.held.has(keyName(key)),
-      justPressed: (key) => this.justHeld.has(keyName(key)),
-    };
+  }
+
+  get pointer(): Pointer {
+    return this.live;
   }
 
   /** Goes on to a frame. Nothing has only just been pressed in frame 0: there was no frame before it. */
   begin(frame: number, events: readonly InputEvent[]): void {
-    if (frame === 0) this.reset();
+    if (frame === 0) {
+      Object.assign(this.live, this.outside, { inside: false, pressed: false });
+      this.held.clear();
+    }
     this.forgetJust();
     for (const event of events) this.apply(event);
     if (frame === 0) this.forgetJust();
   }
 
   private apply(event: InputEvent): void {
+    const { live } = this;
     switch (event.type) {
       case 'move':
-        this.x = finite('input', 'x', event.at[0]);
-        this.y = finite('input', 'y', event.at[1]);
-        this.inside = true;
+        live.x = finite('input', 'x', event.at[0]);
+        live.y = finite('input', 'y', event.at[1]);
+        live.inside = true;
         break;
       case 'leave':
-        this.inside = false;
+        live.inside = false;
         break;
       case 'press':
-        this.pressed = true;
-        this.justPressed = true;
+        live.pressed = live.justPressed = true;
         break;
       case 'release':
-        this.pressed = false;
-        this.justReleased = true;
+        live.pressed = false;
+        live.justReleased = true;
         break;
       case 'keydown': {
         const key = keyName(event.key);
@@ -132,16 +117,8 @@ export class Input {
   }
 
   private forgetJust(): void {
-    this.justPressed = false;
-    this.justReleased = false;
+    this.live.justPressed = this.live.justReleased = false;
     this.justHeld.clear();
-  }
-
-  private reset(): void {
-    [this.x, this.y] = this.outside;
-    this.inside = false;
-    this.pressed = false;
-    this.held.clear();
   }
 }
 
