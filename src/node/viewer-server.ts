@@ -102,15 +102,25 @@ function sketchPlugin(file: string, told: Omit<Setup, 'dials'>): Plugin {
   };
 }
 
-/** Every save beside the sketch, or of anything it imports, is told to the page. */
+/**
+ * Every save of the sketch, of what it imports and of the files it loads is told to the page; so is a new file of code
+ * beside it, which may be one that was missing. Other files are no business of the page's: pictures that are rendered
+ * there, say.
+ */
 function followSaves(server: ViteDevServer, folder: string): void {
+  const asked = new Set<string>();
+  server.middlewares.use((request, _, next) => {
+    const found = /^\/@fs(\/[^?]*)/.exec(request.url ?? '');
+    if (found) asked.add(decodeURIComponent(found[1]));
+    next();
+  });
   server.watcher.add(folder);
   let timer: NodeJS.Timeout | undefined;
-  const changed = (saved: string): void => {
+  const changed = (saved: string, isNew: boolean): void => {
     const modules = server.moduleGraph.getModulesByFile(saved);
-    if (modules === undefined && !isBeside(folder, saved)) return;
-    // Those the viewer writes itself.
-    if (/\.(dials|input)\.json$/.test(saved)) return;
+    const file = saved.replaceAll('\\', '/');
+    const known = modules !== undefined || asked.has(file) || asked.has(`/${file}`);
+    if (!known && !(isNew && canCompile(saved) && isBeside(folder, saved))) return;
     const now = Date.now();
     const seen = new Set<never>();
     for (const module of modules ?? []) server.moduleGraph.invalidateModule(module, seen, now, true);
@@ -118,7 +128,8 @@ function followSaves(server: ViteDevServer, folder: string): void {
     clearTimeout(timer);
     timer = setTimeout(() => server.ws.send({ type: 'custom', event: changedEvent }), 30);
   };
-  for (const event of ['change', 'add', 'unlink'] as const) server.watcher.on(event, changed);
+  for (const event of ['change', 'add', 'unlink'] as const)
+    server.watcher.on(event, (saved) => changed(saved, event === 'add'));
 }
 
 /** Answers with a text, or with what is wrong. */
