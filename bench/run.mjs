@@ -2,3 +2,5 @@
 import './record.mjs';
 import './start.mjs';
 import './bundle.mjs';
+import './memory.mjs';
+import './sequence.mjs';

@@ -59,7 +59,6 @@ export class Run {
   /** The frames last painted: the one at hand, where it has been, and the one before, for `pointer.over`. */
   private painted: { readonly at: number; readonly frame: Frame } | undefined;
   private before: Frame | undefined;
-  private keepsFrames = false;
 
   constructor(
     readonly sketch: Sketch,
@@ -113,8 +112,9 @@ export class Run {
   async advance(): Promise<void> {
     if (this.at < 0 || (this.atEnd && this.sketch.repeat)) return this.restart();
     if (this.atEnd) return;
-    if (this.keepsFrames && this.painted?.at !== this.at) await this.paint();
-    this.before = this.painted?.at === this.at ? this.painted.frame : undefined;
+    // A sketch that looks at the pointer may ask what lay under it in the frame at hand.
+    if (this.input !== undefined && this.painted?.at !== this.at) await this.paint();
+    this.before = this.painted?.frame;
     this.at++;
     this.beginInput();
     const { step } = this.sketch;
@@ -202,18 +202,10 @@ export class Run {
 
   private readonly loadInput = async (): Promise<void> => {
     const [{ Input }, { hitsLabel }] = await Promise.all([import('./input.ts'), import('../canvas/hit.ts')]);
-    const over = (label: string, x: number, y: number): boolean => {
-      if (this.at === 0) return false;
-      return hitsLabel(this.before ?? this.need(this.keepFrames), label, x, y);
-    };
+    const over = (label: string, x: number, y: number): boolean =>
+      this.before !== undefined && hitsLabel(this.before, label, x, y);
     this.inputSource = await this.options.input?.(this);
     this.input = new Input(this.view, over);
-    await this.again();
-  };
-
-  /** From now on every frame is painted, as the sketch asks what lay under the pointer. */
-  private readonly keepFrames = async (): Promise<void> => {
-    this.keepsFrames = true;
     await this.again();
   };
 
