@@ -157,7 +157,7 @@ describe('when it cannot be done', () => {
     const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--workers', '1'], { cwd: folder.path });
     let err = '';
     child.stderr.on('data', (data: Buffer) => (err += data.toString()));
-    for (let i = 0; i < 200 && !existsSync(at('stopped/02.png')); i++) await new Promise((resolve) => setTimeout(resolve, 20));
+    for (let i = 0; i < 1000 && !existsSync(at('stopped/02.png')); i++) await new Promise((resolve) => setTimeout(resolve, 20));
     child.kill('SIGINT');
     expect(await new Promise((resolve) => child.on('close', resolve))).toBe(130);
     expect(err).toMatch(/juggle: stopped\. stopped\/00\.png to stopped\/\d\d\.png are there: --resume goes on\n$/);
