@@ -8,7 +8,7 @@ import gifenc from 'gifenc';
 import { chromium } from 'playwright-core';
 import { createServer } from 'vite';
 import { Run } from '../dist/index.js';
-import { GifEncoder } from '../dist/encode/gif.js';
+import { GifEncoder, packGifIndices } from '../dist/encode/gif.js';
 import { wordsOf } from '../dist/encode/changes.js';
 import { fileHost, loadSketch } from '../dist/node/index.js';
 import { RasterSurface } from '../dist/raster/surface.js';
@@ -97,8 +97,9 @@ function gif() {
   const encoder = new GifEncoder({ width, height, frameRate: 30, repeat: true, comment: '' });
   let bytes = encoder.head().length;
   const began = performance.now();
-  for (const { data } of pictures) bytes += encoder.add(wordsOf(data))?.length ?? 0;
-  bytes += encoder.end().length;
+  const lengthOf = (frame) => (frame === undefined ? 0 : frame.head.length + packGifIndices(frame.indices).length);
+  for (const { data } of pictures) bytes += lengthOf(encoder.add(wordsOf(data)));
+  bytes += lengthOf(encoder.end());
   return { rate: few / seconds(began), bytes };
 }
 function plainGif() {

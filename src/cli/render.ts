@@ -104,8 +104,8 @@ export async function render(file: string, output: string, options: RenderArgume
     sign,
   };
   const { resume = false, overwrite = false, chroma = '420' } = options;
-  const opened = await openOutput(target, setting, { resume, overwrite, chroma });
   const pool = new DrawPool(number < fewFrames ? 0 : (options.workers ?? availableParallelism()));
+  const opened = await openOutput(target, setting, { resume, overwrite, chroma }, pool);
   const progress = new Progress(number, 'frames', quiet);
   const stop = new AbortController();
   const onSignal = (): void => stop.abort();

@@ -1,6 +1,6 @@
-import type { PixelRect } from './changes.ts';
+import { changedRect, type PixelRect } from './changes.ts';
 import { packLzw } from './lzw.ts';
-import { ExactPalette, NearPalette, unseen, type Palette } from './palette.ts';
+import { ExactPalette, NearPalette, unseen, type Entries, type Palette, type Region } from './palette.ts';
 
 /*
  * GIF (89a). Frames share a colour table where it serves, and each draws only the rectangle that changed, over what is
@@ -21,14 +21,25 @@ export interface GifOptions {
 /** Players take frames shorter than this, in hundredths of a second, for mistakes. */
 const shortest = 2;
 
-interface Shown {
+/** A frame, ready but for the packing of its indices, which is most of the work and needs nothing else. */
+export interface GifFrame {
+  readonly head: Uint8Array;
+  readonly indices: Uint8Array;
+}
+
+/** What follows a frame's head. */
+export function packGifIndices(indices: Uint8Array): Uint8Array {
+  return packLzw(indices, 8, unseen);
+}
+
+/** The last byte of the file. */
+export const gifEnd = Uint8Array.of(0x3b);
+
+/** A picture on its way into the file. */
+interface Shown extends Entries {
   readonly words: Uint32Array;
   readonly palette: Palette;
   readonly rect: PixelRect;
-  /** The places of the pixels that are not as they were, row by row. */
-  readonly changed: Uint32Array;
-  /** The entries of their colours. */
-  readonly indices: Uint8Array;
   /** When it is first shown, in hundredths of a second. */
   readonly from: number;
 }
@@ -63,83 +74,58 @@ export class GifEncoder {
     ]);
   }
 
-  /** Adds a picture, a word a pixel, and gives the piece that is ready, if any: a frame's length is known with the next. */
-  add(words: Uint32Array): Uint8Array | undefined {
+  /** Adds a picture, a word a pixel, and gives the frame that is ready, if any: its length is known with the next. */
+  add(words: Uint32Array): GifFrame | undefined {
     const from = Math.round((this.count++ * 100) / this.options.frameRate);
     const last = this.shown;
     if (last === undefined) {
-      this.show(words, allPlaces(words.length), from);
+      this.shown = this.show(words, from);
       return undefined;
     }
     if (from - last.from < shortest) return undefined;
-    const changed = differing(last.words, words);
-    if (changed.length === 0) return undefined;
+    const rect = changedRect(last.words, words, this.options.width);
+    if (rect === undefined) return undefined;
+    this.shown = this.show(words, from, last.words, rect);
+    if (!this.shown.uncovers) return this.frameOf(last, from - last.from, false);
     // What is uncovered can only be had by clearing all away first.
-    const uncovers = someUnseen(words, changed);
-    const ready = this.write(last, from - last.from, uncovers);
-    this.show(words, uncovers ? allPlaces(words.length) : changed, from);
-    return ready;
+    this.shown = this.show(words, from);
+    return this.frameOf(this.show(last.words, last.from), from - last.from, true);
   }
 
-  /** The last piece. */
-  end(): Uint8Array {
+  /** The last frame. */
+  end(): GifFrame | undefined {
     const last = this.shown;
-    if (last === undefined) return Uint8Array.of(0x3b);
+    if (last === undefined) return undefined;
     const until = Math.round((this.count * 100) / this.options.frameRate);
-    const frame = this.write(last, Math.max(shortest, until - last.from), false);
-    const result = new Uint8Array(frame.length + 1);
-    result.set(frame);
-    result[frame.length] = 0x3b;
-    return result;
+    return this.frameOf(last, Math.max(shortest, until - last.from), false);
   }
 
-  private whole(): PixelRect {
-    return { x: 0, y: 0, width: this.options.width, height: this.options.height };
-  }
-
-  private show(words: Uint32Array, changed: Uint32Array, from: number): void {
-    const colors = new Uint32Array(changed.length);
-    for (let i = 0; i < changed.length; i++) colors[i] = words[changed[i]];
+  /** Finds the colours of what is drawn: all of it, or what is not as before. */
+  private show(words: Uint32Array, from: number, before?: Uint32Array, rect?: PixelRect): Shown {
+    const { width, height } = this.options;
+    const region: Region = { words, before, stride: width, rect: rect ?? { x: 0, y: 0, width, height } };
     // The shared table costs nothing; the last one at least no search for another.
     const shared = this.first ?? this.shared;
     let palette = shared;
-    let indices = shared.indicesOf(colors);
-    if (indices === undefined) indices = (palette = this.palette).indicesOf(colors);
-    if (indices === undefined) indices = (palette = new NearPalette(colors)).indicesOf(colors)!;
+    let entries = shared.entriesOf(region);
+    if (entries === undefined) entries = (palette = this.palette).entriesOf(region);
+    if (entries === undefined) entries = (palette = new NearPalette(region)).entriesOf(region)!;
     this.palette = palette;
     if (this.shown === undefined && palette !== shared) this.first = palette;
-    this.shown = { words, palette, rect: rectOf(changed, this.options.width), changed, indices, from };
+    return { ...entries, words, palette, rect: region.rect, from };
   }
 
-  /** One frame. Where the next one uncovers something, all of it is cleared away again. */
-  private write({ palette, changed, ...shown }: Shown, delay: number, cleared: boolean): Uint8Array {
-    const rect = cleared ? this.whole() : shown.rect;
+  /** One frame, which is `cleared` away again where the next one uncovers something. */
+  private frameOf({ palette, rect, indices, seeThrough }: Shown, delay: number, cleared: boolean): GifFrame {
     const own = palette !== (this.first ?? this.shared);
-    const indices = new Uint8Array(rect.width * rect.height).fill(unseen);
-    const stride = this.options.width;
-    // From a place in the picture to one in the rectangle; the same along a row.
-    let shift = 0;
-    let rowEnd = 0;
-    for (let i = 0; i < changed.length; i++) {
-      const at = changed[i];
-      if (at >= rowEnd) {
-        const row = Math.floor(at / stride);
-        rowEnd = (row + 1) * stride;
-        shift = (row - rect.y) * rect.width - row * stride - rect.x;
-      }
-      indices[at + shift] = shown.indices[i];
-    }
+    const flags = ((cleared ? 2 : 1) << 2) | (seeThrough ? 1 : 0);
     const { x, y, width, height } = rect;
-    const head = [
-      ...[0x21, 0xf9, 4, ((cleared ? 2 : 1) << 2) | 1, ...word(Math.min(delay, 65535)), unseen, 0],
+    const head = Uint8Array.from([
+      ...[0x21, 0xf9, 4, flags, ...word(Math.min(delay, 65535)), seeThrough ? unseen : 0, 0],
       ...[0x2c, ...word(x), ...word(y), ...word(width), ...word(height), own ? 0x87 : 0],
       ...(own ? colorTable(palette) : []),
-    ];
-    const packed = packLzw(indices, 8, unseen);
-    const result = new Uint8Array(head.length + packed.length);
-    result.set(head);
-    result.set(packed, head.length);
-    return result;
+    ]);
+    return { head, indices };
   }
 }
 
@@ -153,48 +139,4 @@ function colorTable({ colors }: Palette): number[] {
     table[index * 3 + 2] = (color >>> 16) & 255;
   });
   return table;
-}
-
-function allPlaces(count: number): Uint32Array {
-  const places = new Uint32Array(count);
-  for (let at = 0; at < count; at++) places[at] = at;
-  return places;
-}
-
-function someUnseen(words: Uint32Array, places: Uint32Array): boolean {
-  for (let i = 0; i < places.length; i++) if (words[places[i]] >>> 24 < 128) return true;
-  return false;
-}
-
-let scratch = new Uint32Array(1 << 16);
-
-function grown(list: Uint32Array): Uint32Array<ArrayBuffer> {
-  const longer = new Uint32Array(list.length * 2);
-  longer.set(list);
-  return longer;
-}
-
-/** The places at which two pictures differ. */
-function differing(before: Uint32Array, after: Uint32Array): Uint32Array {
-  let length = 0;
-  for (let at = 0; at < after.length; at++)
-    if (before[at] !== after[at]) {
-      if (length === scratch.length) scratch = grown(scratch);
-      scratch[length++] = at;
-    }
-  return scratch.slice(0, length);
-}
-
-/** The smallest rectangle about places in rows of `stride`. */
-function rectOf(places: Uint32Array, stride: number): PixelRect {
-  let left = stride;
-  let right = 0;
-  for (let i = 0; i < places.length; i++) {
-    const x = places[i] % stride;
-    if (x < left) left = x;
-    if (x > right) right = x;
-  }
-  const top = Math.floor(places[0] / stride);
-  const bottom = Math.floor(places[places.length - 1] / stride);
-  return { x: left, y: top, width: right - left + 1, height: bottom - top + 1 };
 }

@@ -1,17 +1,15 @@
+import type { PixelRect } from './changes.ts';
 import { fewColors } from './quantize.ts';
 
-/** The index of what is not seen: the last one of every table. */
+/** The index of what is not seen: the last one of a table, where that is not a colour. */
 export const unseen = 255;
-/** So many colours a table holds beside the index that stands for "as before". */
-export const mostColors = 255;
 /** Colours that fill more than this part of a picture, and no fewer pixels than this, are kept exactly. */
 const largeShare = 1 / 4000;
 const leastPixels = 24;
 /** At most so many, so that there is room for the others. */
 const mostLarge = 191;
-/** Colours that were looked for once are kept in a table of so many slots, by hashing; it is emptied when it fills up. */
-const slots = 1 << 17;
-const mostKept = slots >> 1;
+/** Colours that were looked for are kept in so many slots, each by its hash; a newer one takes the slot of an older. */
+const slotBits = 16;
 /** How far, squared and summed over the channels, a colour may be from its entry before it counts as badly served. */
 const tooFar = 3 * 8 * 8;
 /** A table serves pixels of which no more are badly served than this part, beyond as many as of those it was made for. */
@@ -22,15 +20,31 @@ const greenOf = (word: number): number => (word >>> 8) & 255;
 const blueOf = (word: number): number => (word >>> 16) & 255;
 const rgbOf = (word: number): number => word & 0xffffff;
 
-/** The colours of pictures, as a table of at most 255, with the way from any colour to its entry. */
+/** The pixels of a picture that a frame draws: those of a rectangle, but for the ones that are as before. */
+export interface Region {
+  /** A word a pixel, in rows of `stride`. */
+  readonly words: Uint32Array;
+  /** The picture before; undefined where nothing of it stays. */
+  readonly before: Uint32Array | undefined;
+  readonly stride: number;
+  readonly rect: PixelRect;
+}
+
+/** What stands for the pixels of a region's rectangle, row by row. */
+export interface Entries {
+  readonly indices: Uint8Array;
+  /** Whether {@link unseen} stands for what is not drawn; where it does not, it is a colour as any other. */
+  readonly seeThrough: boolean;
+  /** Whether a pixel is transparent that was not before. */
+  readonly uncovers: boolean;
+}
+
+/** The colours of pictures, as a table of at most 256, with the way from any colour to its entry. */
 export interface Palette {
   /** Red, green and blue of each entry as one word. */
   readonly colors: readonly number[];
-  /**
-   * The entries for pixels, {@link unseen} for transparent ones; undefined where the table does not serve them: all of
-   * them exactly, or nearly all of them nearly.
-   */
-  indicesOf(words: Uint32Array): Uint8Array | undefined;
+  /** The entries for a region; undefined where the table does not serve it: all of it exactly, or nearly all nearly. */
+  entriesOf(region: Region): Entries | undefined;
 }
 
 /** A table that holds every colour as it is, and takes in new ones while there is room. */
@@ -38,28 +52,31 @@ export class ExactPalette implements Palette {
   readonly colors: number[] = [];
   private readonly indices = new Map<number, number>();
 
-  /** Takes in what is new, while there is room for all of it. */
-  indicesOf(words: Uint32Array): Uint8Array | undefined {
-    const result = new Uint8Array(words.length);
-    let last = -1;
-    let index = unseen;
-    for (let at = 0; at < words.length; at++) {
-      const word = words[at];
-      if (word !== last) {
-        last = word;
-        const found = word >>> 24 < 128 ? unseen : this.place(rgbOf(word));
-        if (found === undefined) return undefined;
-        index = found;
-      }
-      result[at] = index;
-    }
-    return result;
+  /** Takes in what is new, if there is room for all of it. */
+  entriesOf(region: Region): Entries | undefined {
+    const known = this.colors.length;
+    const entries = this.find(region);
+    if (entries === undefined) for (const color of this.colors.splice(known)) this.indices.delete(color);
+    return entries;
   }
 
-  private place(color: number): number | undefined {
+  private find(region: Region): Entries | undefined {
+    let last = false;
+    const found = lookUp(region, unseen, (color) => {
+      const index = this.place(color);
+      if (index === unseen) last = true;
+      return index;
+    });
+    if (found === undefined || !last) return found && { ...found, seeThrough: true };
+    // The 256th colour has the index of what is not drawn: so all is drawn.
+    const all = lookUp({ ...region, before: undefined }, none, (color) => this.place(color));
+    return all && { ...all, seeThrough: false };
+  }
+
+  private place(color: number): number {
     const known = this.indices.get(color);
     if (known !== undefined) return known;
-    if (this.colors.length === mostColors) return undefined;
+    if (this.colors.length === 256) return none;
     this.indices.set(color, this.colors.length);
     return this.colors.push(color) - 1;
   }
@@ -71,66 +88,41 @@ export class ExactPalette implements Palette {
  */
 export class NearPalette implements Palette {
   readonly colors: readonly number[];
-  private readonly keys = new Int32Array(slots).fill(-1);
-  private readonly values = new Uint8Array(slots);
-  private readonly isBad = new Uint8Array(slots);
-  private kept = 0;
+  private readonly keys = new Int32Array(1 << slotBits).fill(-1);
+  private readonly values = new Uint16Array(1 << slotBits);
   /** The entries in rising order of their green, and for each green where those with as much begin. */
   private readonly byGreen: Uint8Array;
   private readonly fromGreen = new Uint16Array(256);
   private mayBeBad = 1;
 
-  /** @param words the pixels that it is made for, and the first whose entries are asked for */
-  constructor(words: Uint32Array) {
+  /** @param region what it is made for, and the first whose entries are asked for */
+  constructor(region: Region) {
+    const words = drawnWords(region);
     const large = largeColors(words);
     const rest = restOf(words, large);
-    const found = rest.length === 0 ? [] : fewColors(new Uint8Array(rest.buffer), mostColors - large.size);
+    const found = rest.length === 0 ? [] : fewColors(new Uint8Array(rest.buffer), unseen - large.size);
     this.colors = [...large, ...found.map(([r, g, b]) => r | (g << 8) | (b << 16))];
     const greens = this.colors.map(greenOf);
     this.byGreen = Uint8Array.from(greens.keys()).sort((a, b) => greens[a] - greens[b] || a - b);
     for (let green = 0; green < 256; green++) this.fromGreen[green] = greens.filter((other) => other < green).length;
   }
 
-  indicesOf(words: Uint32Array): Uint8Array | undefined {
-    const result = new Uint8Array(words.length);
-    let seen = 0;
-    let bad = 0;
-    let last = -1;
-    let slot = 0;
-    for (let at = 0; at < words.length; at++) {
-      const word = words[at];
-      if (word >>> 24 < 128) {
-        result[at] = unseen;
-        continue;
-      }
-      if (word !== last) {
-        last = word;
-        slot = this.slotOf(rgbOf(word));
-      }
-      result[at] = this.values[slot];
-      bad += this.isBad[slot];
-      seen++;
-    }
-    const part = bad / (seen || 1);
-    // Those that it was made for come first: they tell how good it can be.
+  entriesOf(region: Region): Entries | undefined {
+    const found = lookUp(region, unseen, (color) => this.entryOf(color))!;
+    const part = found.bad / (found.seen || 1);
+    // What it was made for comes first: that tells how good it can be.
     if (this.mayBeBad === 1) this.mayBeBad = part + mayBeWorse;
-    return part > this.mayBeBad ? undefined : result;
+    return part > this.mayBeBad ? undefined : { ...found, seeThrough: true };
   }
 
-  /** Where a colour's entry is kept; it is looked for where it is new. */
-  private slotOf(color: number): number {
-    let slot = Math.imul(color, 0x9e3779b1) >>> 15;
-    while (this.keys[slot] !== color && this.keys[slot] !== -1) slot = (slot + 1) & (slots - 1);
-    if (this.keys[slot] === color) return slot;
-    if (this.kept++ === mostKept) {
-      this.keys.fill(-1);
-      this.kept = 1;
+  private entryOf(color: number): number {
+    const slot = Math.imul(color, 0x9e3779b1) >>> (32 - slotBits);
+    if (this.keys[slot] !== color) {
+      const index = this.nearest(color);
+      this.keys[slot] = color;
+      this.values[slot] = distance(color, this.colors[index]) > tooFar ? index | badly : index;
     }
-    this.keys[slot] = color;
-    const index = this.nearest(color);
-    this.values[slot] = index;
-    this.isBad[slot] = distance(color, this.colors[index]) > tooFar ? 1 : 0;
-    return slot;
+    return this.values[slot];
   }
 
   /** Looks from the entries with the same green on, up and down, until green alone makes all others farther. */
@@ -153,6 +145,72 @@ export class NearPalette implements Palette {
     }
     return index;
   }
+}
+
+/** An entry that stands badly for its colour is marked by this. */
+const badly = 256;
+/** There is no entry for a colour. */
+const none = -1;
+
+/**
+ * Looks up a region's pixels, each run of one colour once. Undefined where there is no entry for one.
+ * @param clear the entry of transparent pixels
+ * @returns the indices, whether something is uncovered, how many pixels can be seen, and how many of them badly
+ */
+function lookUp(
+  { words, before, stride, rect }: Region,
+  clear: number,
+  entryOf: (color: number) => number,
+): { indices: Uint8Array; uncovers: boolean; seen: number; bad: number } | undefined {
+  const indices = new Uint8Array(rect.width * rect.height).fill(unseen);
+  let uncovers = false;
+  let seen = 0;
+  let bad = 0;
+  // A word of 0 is transparent.
+  let last = 0;
+  let entry = clear;
+  for (let row = 0; row < rect.height; row++) {
+    const start = (rect.y + row) * stride + rect.x;
+    const end = start + rect.width;
+    const shift = row * rect.width - start;
+    let at = start;
+    for (;;) {
+      if (before !== undefined) while (at < end && before[at] === words[at]) at++;
+      if (at >= end) break;
+      const from = at++;
+      const word = words[from];
+      if (before === undefined) while (at < end && words[at] === word) at++;
+      else while (at < end && words[at] === word && before[at] !== word) at++;
+      if (word !== last) {
+        last = word;
+        entry = word >>> 24 < 128 ? clear : entryOf(rgbOf(word));
+      }
+      if (entry === none) return undefined;
+      indices.fill(entry, from + shift, at + shift);
+      if (entry !== clear) {
+        seen += at - from;
+        bad += (entry >> 8) * (at - from);
+      } else if (before !== undefined) uncovers ||= someSeen(before, from, at);
+    }
+  }
+  return { indices, uncovers, seen, bad };
+}
+
+function someSeen(words: Uint32Array, from: number, to: number): boolean {
+  for (let at = from; at < to; at++) if (words[at] >>> 24 >= 128) return true;
+  return false;
+}
+
+/** The pixels that a region draws. */
+function drawnWords({ words, before, stride, rect }: Region): Uint32Array {
+  const result = new Uint32Array(rect.width * rect.height);
+  let length = 0;
+  for (let y = rect.y; y < rect.y + rect.height; y++) {
+    const row = y * stride + rect.x;
+    for (let at = row; at < row + rect.width; at++)
+      if (before === undefined || before[at] !== words[at]) result[length++] = words[at];
+  }
+  return result.subarray(0, length);
 }
 
 /** The pixels that can be seen and are of none of some colours. */

@@ -1,32 +1,32 @@
 import { Tinypool } from 'tinypool';
-import { draw, type DrawTask } from './draw.ts';
+import { draw, type DrawTask, type PackTask } from './draw.ts';
 import type { SentTask } from './draw-worker.ts';
 import { toWire } from './wire.ts';
 
 /** Draws frames in threads of their own; in this one where there are to be none. */
 export class DrawPool {
-  private readonly pool: Tinypool | undefined;
+  private pool: Tinypool | undefined;
 
-  /** @param threads how many, 0 for none */
-  constructor(readonly threads: number) {
-    if (threads === 0) return;
-    this.pool = new Tinypool({
-      filename: new URL('./draw-worker.js', import.meta.url).href,
-      minThreads: threads,
-      maxThreads: threads,
-      isolateWorkers: false,
-    });
-  }
+  /** @param threads how many, 0 for none; they start with the first task */
+  constructor(readonly threads: number) {}
 
   /** How many tasks are worth handing over before the first is awaited. */
   get depth(): number {
     return this.threads === 0 ? 1 : this.threads * 2;
   }
 
-  async draw(task: DrawTask): Promise<Uint8Array> {
-    if (this.pool === undefined) return draw(task);
+  /** Indices are handed over, not copied: they are no longer there afterwards. */
+  async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
+    if (this.threads === 0) return draw(task);
+    this.pool ??= new Tinypool({
+      filename: new URL('./draw-worker.js', import.meta.url).href,
+      minThreads: this.threads,
+      maxThreads: this.threads,
+      isolateWorkers: false,
+    });
     const sent: SentTask = 'frames' in task ? { ...task, frames: task.frames.map(toWire) } : task;
-    return this.pool.run(sent) as Promise<Uint8Array>;
+    const transferList = 'indices' in task ? [task.indices.buffer as ArrayBuffer] : [];
+    return this.pool.run(sent, { transferList }) as Promise<Uint8Array>;
   }
 
   async close(): Promise<void> {

@@ -1,4 +1,5 @@
 import type { Frame } from '../canvas/frame.ts';
+import { packGifIndices } from '../encode/gif.ts';
 import { y4mFrame, type Chroma } from '../encode/y4m.ts';
 import type { Picture } from '../paint/picture.ts';
 import { RasterSurface } from '../raster/surface.ts';
@@ -20,10 +21,16 @@ export type DrawTask = { readonly product: Product } & (
   { readonly frames: readonly Frame[] } | { readonly picture: DrawnPicture }
 );
 
+/** What is only to be packed: the indices of a GIF's frame. */
+export interface PackTask {
+  readonly indices: Uint8Array;
+}
+
 const surface = new RasterSurface();
 
-/** Draws, and makes the bytes that were asked for. The same task gives the same bytes in whichever thread. */
-export function draw(task: DrawTask): Uint8Array {
+/** Draws, or packs, and makes the bytes that were asked for. The same task gives the same bytes in whichever thread. */
+export function draw(task: DrawTask | PackTask): Uint8Array {
+  if ('indices' in task) return packGifIndices(task.indices);
   const { product } = task;
   if ('picture' in task) return encode(task.picture, product);
   if (product.type === 'svg') return Buffer.from(writeSvg(task.frames, product.texts));

@@ -2,16 +2,16 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { GifReader } from 'omggif';
 import { changedRect } from '../../src/encode/changes.ts';
-import { GifEncoder } from '../../src/encode/gif.ts';
+import { gifEnd, GifEncoder, packGifIndices } from '../../src/encode/gif.ts';
 import { rational, y4mFrame, y4mHead } from '../../src/encode/y4m.ts';
 
 const settings = { width: 6, height: 5, frameRate: 25, repeat: true, comment: 'Seed: 7' };
 
 function encode(pictures: readonly Uint32Array[], options = settings): Buffer {
   const encoder = new GifEncoder(options);
-  const parts = pictures.map((words) => encoder.add(words)).filter((part) => part !== undefined);
-  const end = encoder.end();
-  return Buffer.concat([encoder.head(), ...parts, end]);
+  const frames = [...pictures.map((words) => encoder.add(words)), encoder.end()];
+  const parts = frames.flatMap((frame) => (frame ? [frame.head, packGifIndices(frame.indices)] : []));
+  return Buffer.concat([encoder.head(), ...parts, gifEnd]);
 }
 
 /** What a player shows: a picture and for how many hundredths of a second, one after the other. */
@@ -52,6 +52,13 @@ describe('GIF', () => {
       }),
     );
   });
+
+  test.each([255, 256, 257])('%d colours in a run are kept exactly, where they come one by one', (count) => {
+    const pictures = Array.from({ length: 20 }, (_, frame) => Uint32Array.from({ length: 30 }, (_, at) => (0xff000000 | (Math.min(count - 1, at < 15 ? at : frame * 13 + at - 15) * 0x010307)) >>> 0));
+    const shown = play(encode(pictures)).map(({ words }) => words);
+    expect(new Set(pictures.flatMap((words) => [...words])).size).toBe(count);
+    expect(shown).toEqual(pictures.map((words) => [...words]));
+  }); // prettier-ignore
 
   test('packs noise, longer than its tables of codes', () => {
     const words = Uint32Array.from({ length: 200 * 200 }, (_, i) => (0xff000000 | ((Math.imul(i * i + 7, 0x9e3779b1) >>> 8) % 200)) >>> 0);

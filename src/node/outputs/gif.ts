@@ -1,23 +1,40 @@
 import { wordsOf } from '../../encode/changes.ts';
-import { GifEncoder } from '../../encode/gif.ts';
+import { gifEnd, GifEncoder, type GifFrame } from '../../encode/gif.ts';
+import type { DrawPool } from '../draw-pool.ts';
 import { provenance, provenanceLines } from '../provenance.ts';
 import { openSink } from '../sink.ts';
 import type { Output, OutputSetting } from './output.ts';
 
-/** An animated GIF. */
-export async function openGif(file: string, setting: OutputSetting): Promise<Output> {
+/** An animated GIF. Its frames are put together here, in order; packing them is spread over the pool. */
+export async function openGif(file: string, setting: OutputSetting, pool: DrawPool): Promise<Output> {
   const comment = provenanceLines(provenance({ ...setting, frame: setting.frames }));
   const encoder = new GifEncoder({ ...setting, comment });
   const sink = await openSink(file);
   await sink.write(encoder.head());
+  /** When all is written that has been handed over. */
+  let written = Promise.resolve();
+  const write = (frame: GifFrame | undefined): void => {
+    if (frame === undefined) return;
+    const packed = pool.draw({ indices: frame.indices });
+    written = Promise.all([packed, written]).then(async ([bytes]) => {
+      await sink.write(frame.head);
+      await sink.write(bytes);
+    });
+    // Whoever waits for it hears of it: until then it is not unheard.
+    written.catch(() => undefined);
+  };
   return {
     product: () => ({ type: 'pixels' }),
     async add(_, bytes) {
-      const ready = encoder.add(wordsOf(bytes));
-      if (ready !== undefined) await sink.write(ready);
+      const before = written;
+      write(encoder.add(wordsOf(bytes)));
+      // One frame is packed while the next is put together.
+      await before;
     },
     async finish() {
-      await sink.write(encoder.end());
+      write(encoder.end());
+      await written;
+      await sink.write(gifEnd);
       // Only now the shared table is complete.
       await sink.patch(0, encoder.head());
       await sink.commit();

@@ -1,6 +1,7 @@
 import path from 'node:path';
 import type { Chroma } from '../../encode/y4m.ts';
 import { SketchError, suggest } from '../../error.ts';
+import type { DrawPool } from '../draw-pool.ts';
 import { standardOutput } from '../sink.ts';
 import { openApng } from './apng.ts';
 import { openGif } from './gif.ts';
@@ -60,6 +61,7 @@ export async function openOutput(
   { output, format }: Target,
   setting: OutputSetting,
   options: OutputOptions,
+  pool: DrawPool,
 ): Promise<Output> {
   switch (format) {
     case 'png':
@@ -67,7 +69,7 @@ export async function openOutput(
       if (isSequence(output)) return openSequence(output, format, setting, options);
       return openPicture(output, format, setting);
     case 'gif':
-      return openGif(output, setting);
+      return openGif(output, setting, pool);
     case 'apng':
       return openApng(output, setting);
     case 'y4m':
