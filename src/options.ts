@@ -45,14 +45,22 @@ export function within(call: string, option: string, value: unknown, lo: number,
   return notFinite(call, option, value, `a number from ${lo} to ${hi}`);
 }
 
-/** A point as a pair. */
-export function point(call: string, option: string, value: unknown): Pair {
+/** What can be read as a point, as a pair; undefined where it is none. */
+function asPair(value: unknown): Pair | undefined {
   if (Array.isArray(value)) {
     if (value.length === 2 && Number.isFinite(value[0]) && Number.isFinite(value[1])) return value as unknown as Pair;
   } else if (typeof value === 'object' && value !== null) {
     const { x, y } = value as { x: unknown; y: unknown };
     if (typeof x === 'number' && typeof y === 'number' && Number.isFinite(x) && Number.isFinite(y)) return [x, y];
-  } else if (value === undefined) missing(call, option, 'a point, [x, y] or { x, y }');
+  }
+  return undefined;
+}
+
+/** A point as a pair. */
+export function point(call: string, option: string, value: unknown): Pair {
+  const read = asPair(value);
+  if (read !== undefined) return read;
+  if (value === undefined) missing(call, option, 'a point, [x, y] or { x, y }');
   return fail({
     call,
     option,
@@ -75,7 +83,8 @@ export function points(call: string, option: string, value: unknown, least: numb
       problem: `has ${value.length} ${value.length === 1 ? 'point' : 'points'}`,
       expected: `expected at least ${least}`,
     });
-  return value.map((item, index) => point(call, `${option}[${index}]`, item));
+  // The name of one of them is made only where it is not right: there may be very many.
+  return value.map((item, index) => asPair(item) ?? point(call, `${option}[${index}]`, item));
 }
 
 /** One number for both axes, or a pair `[x, y]`. */
