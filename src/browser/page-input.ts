@@ -3,8 +3,8 @@ import type { InputEvent, InputSource } from '../sketch/input.ts';
 import type { Run } from '../sketch/run.ts';
 
 /**
- * Pointer and keys of a page, for the sketch on a canvas element. It listens from when it is made until `end`; while it
- * does, a finger on the canvas draws instead of scrolling the page.
+ * Pointer and keys of a page, for the sketch on a canvas element. It listens from when it is made until `end`. Once the
+ * sketch looks at the pointer, a finger on the canvas draws instead of scrolling the page.
  */
 export class PageInput implements InputSource {
   private events: InputEvent[] = [];
@@ -21,7 +21,6 @@ export class PageInput implements InputSource {
     const { signal } = this.stop;
     const document = element.ownerDocument;
     this.touchAction = element.style.touchAction;
-    element.style.touchAction = 'none';
     element.addEventListener('pointerdown', this.onDown, { signal });
     element.addEventListener('pointermove', (event) => event.isPrimary && this.move(event), { signal });
     element.addEventListener('pointerup', this.onUp, { signal });
@@ -31,6 +30,10 @@ export class PageInput implements InputSource {
     document.addEventListener('keyup', (event) => this.keyUp(event.key), { signal });
     // What is let go while another window has the keyboard is never told.
     document.defaultView?.addEventListener('blur', () => this.letGo(), { signal });
+  }
+
+  onPointer(): void {
+    this.element.style.touchAction = 'none';
   }
 
   take(frame: number): readonly InputEvent[] {

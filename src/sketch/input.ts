@@ -16,6 +16,8 @@ export type InputEvent =
 export interface InputSource {
   /** What was done since the frame before; for frame 0, how things stand. Asked once a frame, in order. */
   take(frame: number): readonly InputEvent[];
+  /** Told once the sketch looks at the pointer, and not only at keys. */
+  onPointer?(): void;
 }
 
 /** The mouse, the pen or the finger. */
@@ -142,5 +144,9 @@ export class Recorder implements InputSource {
     const events = this.source.take(frame);
     for (const event of events) this.noted.push({ frame, event });
     return events;
+  }
+
+  onPointer(): void {
+    this.source.onPointer?.();
   }
 }

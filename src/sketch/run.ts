@@ -8,7 +8,7 @@ import { PartNeeded } from '../needed.ts';
 import { notNegative, whole } from '../options.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
 import { dialNamed, dialValues } from './dials.ts';
-import type { Input, InputSource } from './input.ts';
+import type { Input, InputSource, Pointer } from './input.ts';
 import { checkSize, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called. */
@@ -170,6 +170,11 @@ export class Run {
     // What is loaded only where it is used stands behind a getter.
     const noise = (): Noise => this.noise ?? this.need(this.loadNoise);
     const input = (): Input => this.input ?? this.need(this.loadInput);
+    const pointer = (): Pointer => {
+      const found = input().pointer;
+      this.inputSource?.onPointer?.();
+      return found;
+    };
     return {
       frame: this.at,
       seconds: this.at / frameRate,
@@ -182,7 +187,7 @@ export class Run {
         return noise();
       },
       get pointer() {
-        return input().pointer;
+        return pointer();
       },
       get keys() {
         return input().keys;
