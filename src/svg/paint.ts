@@ -32,7 +32,11 @@ const unit = (byte: number): string => short(Number((byte / 255).toFixed(4)));
 /** The name of what paints with more than one colour. */
 function serverOf(paint: Gradient | Pattern, box: () => Box, beyond: number, defs: Definitions): string {
   if (paint.type === 'pattern') return patternOf(paint, defs);
+  // What has no length or no end has no colours either; SVG would take the last one.
+  const nothing = (): string => defs.add('pattern', { width: 0, height: 0 }, []);
   const units = paint.units === 'box' ? boxUnits(box()) : identity;
+  const { left, top, right, bottom } = box();
+  if (!Number.isFinite(right - left + bottom - top)) return nothing();
   if (paint.type === 'conic') return conicOf(paint, units, padBox(box(), beyond), defs);
   const common = {
     gradientUnits: 'userSpaceOnUse',
@@ -48,8 +52,7 @@ function serverOf(paint: Gradient | Pattern, box: () => Box, beyond: number, def
   );
   if (paint.type === 'linear') {
     const [[x1, y1], [x2, y2]] = [paint.from, paint.to];
-    // A gradient without length paints nothing; SVG would take its last colour.
-    if (x1 === x2 && y1 === y2) return defs.add('pattern', { width: 0, height: 0 }, []);
+    if (x1 === x2 && y1 === y2) return nothing();
     return defs.add('linearGradient', { ...common, x1, y1, x2, y2 }, stops);
   }
   const { at, focus, radius } = paint;

@@ -63,27 +63,29 @@ class SvgWriter {
   }
 
   private items(items: readonly Item[]): string[] {
-    const open: string[][] = [[]];
+    const root: string[] = [];
+    const open: { readonly named: Attributes; readonly children: string[] }[] = [{ named: {}, children: root }];
     walk(
       items,
       {
-        enter: () => void open.push([]),
+        // Names are given as things begin, so that of two with one label the outer or the earlier one has it plain.
+        enter: (group) => void open.push({ named: this.name(group.label), children: [] }),
         leave: (group) => {
-          const children = open.pop()!;
-          open[open.length - 1].push(this.group(group, children));
+          const { named, children } = open.pop()!;
+          open[open.length - 1].children.push(this.group(group, named, children));
         },
-        item: (item) => void open[open.length - 1].push(...this.item(item)),
+        item: (item) => void open[open.length - 1].children.push(...this.item(item)),
       },
       () => true,
     );
-    return open[0];
+    return root;
   }
 
-  private group(group: Group, children: readonly string[]): string {
+  private group(group: Group, named: Attributes, children: readonly string[]): string {
     const { label, opacity, blend, clip, isolated } = group;
     const style = blend === 'normal' ? undefined : `mix-blend-mode:${blend}`;
     const attributes = isolated ? { opacity: faded(opacity), style, ...this.clip(clip) } : {};
-    return element('g', { ...this.name(label), ...attributes }, [...this.title(label), ...children]);
+    return element('g', { ...named, ...attributes }, [...this.title(label), ...children]);
   }
 
   /** What keeps a group within a region: an outline, or the alpha of what is drawn where that is not all or nothing. */
@@ -92,7 +94,7 @@ class SvgWriter {
     const solid = items.every(({ fill, stroke, opacity, group }) =>
       typeof fill === 'number' && alphaOf(fill) === 255 && stroke === undefined && opacity === 1 && group === undefined); // prettier-ignore
     if (solid) {
-      const outlines = items.map(({ path, transform, fillRule }) => {
+      const outlines = items.filter(isDrawn).map(({ path, transform, fillRule }) => {
         const { name, attributes } = outlineElement(path);
         return element(name, { ...attributes, transform: transformText(transform), 'clip-rule': fillRule === 'evenodd' ? fillRule : undefined }); // prettier-ignore
       });
@@ -113,8 +115,8 @@ class SvgWriter {
 
   private item(item: Item): string[] {
     const { path, transform, fill, stroke, fillRule, opacity, blend, label, text } = item;
-    // What a transform squashes flat is not drawn, nor is what has nothing to be drawn with.
-    if (inverse(transform) === undefined || (fill === undefined && stroke === undefined)) return [];
+    // Nor is what has nothing to be drawn with.
+    if (!isDrawn(item) || (fill === undefined && stroke === undefined)) return [];
     const box = (): ReturnType<typeof pathBox> => pathBox(path);
     const common = { opacity: faded(opacity), style: blend === 'normal' ? undefined : `mix-blend-mode:${blend}` };
     const named = this.name(label);
@@ -188,6 +190,11 @@ class SvgWriter {
     this.taken.add(id);
     return id;
   }
+}
+
+/** What a transform squashes flat is not drawn, nor is what has grown beyond all numbers. */
+function isDrawn({ transform, path }: Item): boolean {
+  return inverse(transform) !== undefined && path.every(Number.isFinite);
 }
 
 function textPlace(x: number, y: number, width: number, height: number, transform: Matrix): Attributes {

@@ -1,0 +1,46 @@
+import { describe, expect, test } from '@jest/globals';
+import { decode } from 'fast-png';
+import fc from 'fast-check';
+import { encodePng } from '../../src/node/png.ts';
+import { provenance, provenanceLines, readProvenance } from '../../src/node/provenance.ts';
+
+const words = fc.constantFrom(0, 0xff0000ff, 0x80ffffff, 0xff336699, 0xffffffff, 0x01020304);
+/** Pictures of few colours, so that some are opaque all over and some have even rows. */
+const pictures = fc
+  .tuple(fc.integer({ min: 1, max: 13 }), fc.integer({ min: 1, max: 9 }), fc.boolean())
+  .chain(([width, height, opaque]) =>
+    fc.array(words, { minLength: width * height, maxLength: width * height }).map((list) => ({
+      width,
+      height,
+      data: new Uint8Array(Uint32Array.from(list, (word) => (opaque ? (word | 0xff000000) >>> 0 : word)).buffer),
+    })),
+  );
+
+describe('PNG', () => {
+  test('reads back as the pixels that were written, with an alpha channel only where it is needed', () => {
+    fc.assert(
+      fc.property(pictures, (picture) => {
+        const { width, height, channels, data } = decode(encodePng(picture));
+        const opaque = picture.data.every((byte, at) => at % 4 !== 3 || byte === 255);
+        expect([width, height, channels]).toEqual([picture.width, picture.height, opaque ? 3 : 4]);
+        expect([...data]).toEqual([...picture.data].filter((_, at) => !opaque || at % 4 !== 3));
+      }),
+    );
+  });
+
+  test('tells where it comes from, in any script', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), fc.nat(), fc.nat(), (title, seed, frame) => {
+        fc.pre(!title.includes('\0'));
+        const texts = provenance({ title, seed, frame, run: 'a1b2' });
+        const file = encodePng({ width: 1, height: 1, data: new Uint8Array(4) }, texts);
+        expect(readProvenance(file)).toEqual(texts);
+      }),
+    );
+  });
+
+  test('what a comment tells is a line for each thing, whatever the title holds', () => {
+    const texts = provenance({ title: 'Low\nwater\t& <ebb>', seed: 3, frame: [4, 9] });
+    expect(provenanceLines(texts)).toBe('Title: Low water & <ebb>\nSoftware: Frame Juggler\nFrames: 4..9\nSeed: 3');
+  });
+});
