@@ -1,11 +1,16 @@
-/** Radians as the degrees that everything here takes. */
+import { finite } from '../options.ts';
+
+/** Radians as the degrees that everything here takes. Throws a SketchError where the value is not a finite number. */
 export function radians(value: number): number {
-  return (value * 180) / Math.PI;
+  return (finite('radians', 'value', value) * 180) / Math.PI;
 }
 
-/** Turns as the degrees that everything here takes: 0.25 is a quarter turn, 90 degrees. */
+/**
+ * Turns as the degrees that everything here takes: 0.25 is a quarter turn, 90 degrees. Throws a SketchError where the
+ * value is not a finite number.
+ */
 export function turns(value: number): number {
-  return value * 360;
+  return finite('turns', 'value', value) * 360;
 }
 
 const quarterSines = [0, 1, 0, -1];

@@ -1,5 +1,5 @@
 import { fail } from '../error.ts';
-import { checkKeys, finite, notNegative, oneOf, OptionNames, within } from '../options.ts';
+import { checkKeys, finite, notNegative, oneOf, OptionNames, optionsObject, within } from '../options.ts';
 import { Color, type ColorLike } from '../paint/color.ts';
 import { ramp } from '../paint/mix.ts';
 import { easing, fillOffsets, type Easing } from './easing.ts';
@@ -58,7 +58,7 @@ export function keyframes<const Timing extends KeyframeTiming>(
   timing: Timing,
 ): (seconds: number) => Filled<Color, Timing>;
 export function keyframes(list: Frames<KeyframeValue>, timing: KeyframeTiming): (seconds: number) => unknown {
-  checkKeys(call, timing, timingKeys);
+  checkKeys(call, optionsObject(call, timing, '{ duration: 2 } behind the keyframes'), timingKeys);
   const progressAt = readTiming(timing);
   const valueAt = readFrames(list, timing.angles === true);
   return (seconds) => {

@@ -1,5 +1,5 @@
 import { fail, nearest, show } from '../error.ts';
-import { finite, within } from '../options.ts';
+import { finite, missing, within } from '../options.ts';
 import { colorsNamed, parse, toRgb, type ParsedColor } from './culori.ts';
 
 /**
@@ -95,6 +95,7 @@ function clampChannel(unit: number | undefined): number {
 }
 
 function unknownColor(call: string, option: string, value: unknown): never {
+  if (value === undefined) missing(call, option, 'a colour, "teal" or "#0f2a3d"');
   return fail({ call, option, value, problem: 'is not a colour', expected: colorHint(value) });
 }
 

@@ -16,7 +16,7 @@ export function colorMix(a: ColorLike, b: ColorLike, t: number, space: MixSpace 
   const pair = `${space}/${keyOf(a)}/${keyOf(b)}`;
   let mixed = pairs.get(pair);
   if (mixed === undefined) {
-    mixed = ramp([a, b], space);
+    mixed = rampFor('colorMix', [a, b], space);
     if (pairs.size === mostPairs) pairs.clear();
     pairs.set(pair, mixed);
   }
@@ -36,8 +36,12 @@ function keyOf(color: ColorLike): string {
  * before the first or behind the last takes their colour. Mixed in Oklab unless another space is named.
  */
 export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: number) => Color {
-  const mode = oneOf('ramp', 'space', space, mixSpaces);
-  const read = readStops('ramp', stops);
+  return rampFor('ramp', stops, space);
+}
+
+function rampFor(call: string, stops: readonly Stop[], space: MixSpace): (t: number) => Color {
+  const mode = oneOf(call, 'space', space, mixSpaces);
+  const read = readStops(call, stops);
   const list = read.map(({ color, offset }): [ParsedColor, number] => [
     { mode: 'rgb', r: color.red / 255, g: color.green / 255, b: color.blue / 255, alpha: color.alpha },
     offset,
@@ -46,7 +50,7 @@ export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: num
   const first = read[0];
   const last = read[read.length - 1];
   return (t) => {
-    const where = finite('ramp', 't', t);
+    const where = finite(call, 't', t);
     if (where <= first.offset) return first.color;
     if (where >= last.offset) return last.color;
     return fromUnits(toRgb(at(where)));

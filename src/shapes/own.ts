@@ -1,7 +1,7 @@
 import { fail } from '../error.ts';
 import { PathBuilder } from '../geometry/path-builder.ts';
 import { isClosedPath, movePath, pathBox } from '../geometry/path.ts';
-import { callable, checkKeys, OptionNames, optionsObject, point } from '../options.ts';
+import { callable, checkKeys, missing, OptionNames, optionsObject, point } from '../options.ts';
 import { readAnchor, type Anchor, type PinOptions } from './place.ts';
 import type { ShapeKind } from './kind.ts';
 
@@ -32,6 +32,7 @@ export function defineShape<Options extends object = object>(definition: ShapeDe
   optionsObject(call, definition, "{ name: 'bollard', outline(options, path) { … } }");
   checkKeys(call, definition, definitionKeys);
   const { name, defaults, outline } = definition;
+  if (name === undefined) missing(call, 'name', 'what messages call it');
   if (typeof name !== 'string' || name === '')
     fail({ call, option: 'name', value: name, problem: 'is not right', expected: 'expected some text' });
   callable(call, 'outline', outline);

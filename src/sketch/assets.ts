@@ -1,4 +1,5 @@
 import { fail, SketchError, show } from '../error.ts';
+import { optionsObject } from '../options.ts';
 import type { Picture } from '../paint/picture.ts';
 import type { Font } from '../text/font.ts';
 import type { TableRow } from './table.ts';
@@ -55,6 +56,23 @@ export const asset = {
     };
   },
 };
+
+/** Checks a sketch's assets: each is one that `asset` made. */
+export function readAssets(call: string, assets: unknown): AssetMap {
+  if (assets === undefined) return {};
+  for (const [name, value] of Object.entries(
+    optionsObject(call, assets as object, "{ boat: asset.image(new URL('./boat.png', import.meta.url)) }"),
+  ))
+    if (typeof value?.decode !== 'function')
+      fail({
+        call,
+        option: `assets.${name}`,
+        value,
+        problem: 'is not an asset',
+        expected: "expected asset.image(new URL('./file', import.meta.url)), or asset.font, asset.json, asset.table",
+      });
+  return assets as AssetMap;
+}
 
 /** Told as files are loaded: how many of how many are there, and the name of the last. */
 export type LoadListener = (done: number, total: number, name: string) => void;

@@ -16,7 +16,7 @@ import {
   within,
 } from '../options.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
-import type { AssetMap, AssetValues } from './assets.ts';
+import { readAssets, type AssetMap, type AssetValues } from './assets.ts';
 import { readDials, type DialMap, type DialValues } from './dials.ts';
 import type { Keys, Pointer } from './input.ts';
 
@@ -167,7 +167,7 @@ export function defineSketch<
     repeat: flag(call, 'repeat', repeat) && !still,
     carry: within(call, 'carry', carry, 0, 1),
     seed: whole(call, 'seed', seed, 0),
-    assets: assets ?? {},
+    assets: readAssets(call, assets),
     dials: readDials(definition.dials),
     start: start === undefined ? () => undefined : callable(call, 'start', start),
     step: step === undefined ? undefined : callable(call, 'step', step),
