@@ -256,7 +256,8 @@ export class Canvas {
   /** Draws text, its middle on `at` unless an anchor says otherwise. */
   text(string: string | number, options: TextOptions & Omit<ShapeOptions, 'anchor'>): void {
     const call = 'text';
-    if (options === undefined && typeof string === 'object') missing(call, 'string', 'the text first, then its options');
+    if (options === undefined && typeof string === 'object')
+      missing(call, 'string', 'the text first, then its options');
     optionsObject(call, options, '{ at: [100, 80], size: 20 } behind the text');
     const { textKeys, textOutline } = lettering();
     checkKeys(call, options, lettered(textKeys));
