@@ -60,6 +60,26 @@ describe('GIF', () => {
     expect(shown).toEqual(pictures.map((words) => [...words]));
   }); // prettier-ignore
 
+  test('with many colours and holes: what is not there is never shown, and few colours stay exact', () => {
+    const colorOf = (index: number): number => (0xff000000 | ((index * 0x020503) & 0xffffff)) >>> 0;
+    const changes = fc.array(fc.tuple(fc.nat(399), fc.nat(419), fc.boolean()), { maxLength: 500 });
+    fc.assert(
+      fc.property(fc.constantFrom(3, 254, 255, 256, 257, 420), fc.array(changes, { minLength: 1, maxLength: 5 }), (count, list) => {
+        const words = Uint32Array.from({ length: 400 }, (_, at) => colorOf(at % count));
+        const pictures = list.map((changed) => {
+          for (const [at, color, hole] of changed) words[at] = hole ? 0 : colorOf(color % count);
+          return words.slice();
+        });
+        const shown = play(encode(pictures, { ...settings, width: 20, height: 20 }));
+        const long = shown.flatMap(({ words: each, delay }) => Array<number[]>(delay / 4).fill(each));
+        const there = (each: ArrayLike<number>): boolean[] => Array.from(each, (word) => word >>> 24 > 0);
+        expect(long.map(there)).toEqual(pictures.map(there));
+        if (count <= 255) expect(long).toEqual(pictures.map((each) => [...each]));
+      }),
+      { numRuns: 60 },
+    );
+  }); // prettier-ignore
+
   test('packs noise, longer than its tables of codes', () => {
     const words = Uint32Array.from({ length: 200 * 200 }, (_, i) => (0xff000000 | ((Math.imul(i * i + 7, 0x9e3779b1) >>> 8) % 200)) >>> 0);
     const [{ words: shown }] = play(encode([words], { ...settings, width: 200, height: 200 }));
