@@ -1,3 +1,4 @@
+import type { Box } from '../geometry/box.ts';
 import type { FillRule } from '../geometry/fill-rule.ts';
 import type { Polylines } from '../geometry/polyline.ts';
 
@@ -12,6 +13,18 @@ export class Runs {
 
   clear(): void {
     this.length = 0;
+  }
+
+  /** The box of pixels that holds all runs. */
+  box(): Box {
+    const { data, length } = this;
+    let left = Infinity;
+    let right = 0;
+    for (let at = 0; at < length; at += runLength) {
+      if (data[at + 1] < left) left = data[at + 1];
+      if (data[at + 1] + data[at + 2] > right) right = data[at + 1] + data[at + 2];
+    }
+    return { left, top: data[0], right, bottom: data[length - runLength] + 1 };
   }
 
   add(y: number, x: number, count: number, coverage: number): void {

@@ -1,3 +1,4 @@
+import type { Box } from '../geometry/box.ts';
 import { alphaOf, blueOf, greenOf, pack, redOf, type PackedColor } from '../paint/color.ts';
 import type { BlendMode } from '../paint/blend.ts';
 import { blendWord } from './blend.ts';
@@ -13,8 +14,10 @@ import type { Shader } from './shader.ts';
 export class Pixels {
   readonly bytes: Uint8Array;
   readonly words: Uint32Array;
-  /** The rows that have been drawn on since the last `clear`, the last not included. */
+  /** What holds all that has been drawn since the last `clear`, `right` and `bottom` not included. */
+  private left: number;
   private top: number;
+  private right = 0;
   private bottom = 0;
 
   constructor(
@@ -23,24 +26,35 @@ export class Pixels {
   ) {
     this.bytes = new Uint8Array(width * height * 4);
     this.words = new Uint32Array(this.bytes.buffer);
+    this.left = width;
     this.top = height;
   }
 
-  /** Notes that rows were drawn on. */
-  touch(top: number, bottom: number): void {
+  /** Notes that a box of pixels was drawn on. */
+  touch({ left, top, right, bottom }: Box): void {
+    if (left < this.left) this.left = left;
     if (top < this.top) this.top = top;
+    if (right > this.right) this.right = right;
     if (bottom > this.bottom) this.bottom = bottom;
   }
 
-  /** Where in `words` what was drawn since the last `clear` begins and ends. */
-  get drawn(): readonly [start: number, end: number] {
-    return this.bottom <= this.top ? [0, 0] : [this.top * this.width, this.bottom * this.width];
+  get drawn(): Box {
+    const { left, top, right, bottom } = this;
+    return { left, top, right, bottom };
+  }
+
+  /** Calls `work` for each stretch of `words` that has been drawn on since the last `clear`, row by row. */
+  eachRow(work: (start: number, count: number) => void): void {
+    const { left, right, width } = this;
+    for (let y = this.top; y < this.bottom; y++) work(y * width + left, right - left);
   }
 
   /** Makes every pixel transparent again. */
   clear(): void {
-    this.words.fill(0, ...this.drawn);
+    this.eachRow((start, count) => this.words.fill(0, start, start + count));
+    this.left = this.width;
     this.top = this.height;
+    this.right = 0;
     this.bottom = 0;
   }
 
@@ -82,7 +96,7 @@ export function paintRuns(
   blend: BlendMode,
 ): void {
   if (runs.length === 0) return;
-  pixels.touch(runs.data[0], runs.data[runs.length - 4] + 1);
+  pixels.touch(runs.box());
   if (typeof source === 'number' && blend === 'normal') fillRuns(pixels, runs, faded(source, opacity));
   else shadeRuns(pixels, runs, typeof source === 'number' ? evenShader(source) : source, opacity, blend);
 }
@@ -93,7 +107,7 @@ function faded(color: PackedColor, opacity: number): PackedColor {
 
 function evenShader(color: PackedColor): Shader {
   const word = premultiply(color, 255);
-  return { span: (_x, _y, count, out) => void out.fill(word, 0, count) };
+  return { opaque: alphaOf(color) === 255, span: (_x, _y, count, out, at) => void out.fill(word, at, at + count) };
 }
 
 function fillRuns(pixels: Pixels, runs: Runs, color: PackedColor): void {
@@ -133,8 +147,14 @@ function shadeRuns(pixels: Pixels, runs: Runs, shader: Shader, opacity: number, 
   if (scratch.length < width) scratch = new Uint32Array(width);
   for (let i = 0; i < length; i += 4) {
     const [y, x, count] = [data[i], data[i + 1], data[i + 2]];
-    shader.span(x, y, count, scratch);
-    lay(scratch, 0, words, y * width + x, count, times255(data[i + 3], opacity), blend);
+    const start = y * width + x;
+    const strength = times255(data[i + 3], opacity);
+    if (strength === 255 && shader.opaque && blend === 'normal') {
+      shader.span(x, y, count, words, start);
+      continue;
+    }
+    shader.span(x, y, count, scratch, 0);
+    lay(scratch, 0, words, start, count, strength, blend);
   }
 }
 
@@ -148,26 +168,52 @@ function lay(
   opacity: number,
   blend: BlendMode,
 ): void {
+  if (blend !== 'normal') return layBlended(from, first, onto, at, count, opacity, blend);
+  for (let i = 0; i < count; i++) {
+    const word = from[first + i];
+    if (word === 0) continue;
+    const source = opacity === 255 ? word : scaleWord(word, opacity);
+    const alpha = source >>> 24;
+    onto[at + i] = alpha === 255 ? source : source + scaleWord(onto[at + i], 255 - alpha);
+  }
+}
+
+function layBlended(
+  from: Uint32Array,
+  first: number,
+  onto: Uint32Array,
+  at: number,
+  count: number,
+  opacity: number,
+  blend: BlendMode,
+): void {
+  // What lies there is often even: the same two words give the same.
+  let word = 0;
+  let target = 0;
+  let mixed = 0;
   for (let i = 0; i < count; i++) {
     if (from[first + i] === 0) continue;
-    const source = opacity === 255 ? from[first + i] : scaleWord(from[first + i], opacity);
-    const target = onto[at + i];
-    onto[at + i] =
-      blend === 'normal' ? source + scaleWord(target, 255 - (source >>> 24)) : blendWord(blend, source, target);
+    if (from[first + i] !== word || onto[at + i] !== target) {
+      word = from[first + i];
+      target = onto[at + i];
+      mixed = blendWord(blend, opacity === 255 ? word : scaleWord(word, opacity), target);
+    }
+    onto[at + i] = mixed;
   }
 }
 
 /** Lays one buffer over another of the same size, faded to `opacity` (0 to 255). */
 export function composite(over: Pixels, onto: Pixels, opacity: number, blend: BlendMode): void {
-  const [start, end] = over.drawn;
-  lay(over.words, start, onto.words, start, end - start, opacity, blend);
-  onto.touch(start / over.width, end / over.width);
+  over.eachRow((start, count) => lay(over.words, start, onto.words, start, count, opacity, blend));
+  onto.touch(over.drawn);
 }
 
 /** Keeps of each pixel as much as the mask's alpha says. */
 export function maskBy(pixels: Pixels, mask: Pixels): void {
-  const [start, end] = pixels.drawn;
-  for (let at = start; at < end; at++) pixels.words[at] = scaleWord(pixels.words[at], mask.words[at] >>> 24);
+  const { words } = pixels;
+  pixels.eachRow((start, count) => {
+    for (let at = start; at < start + count; at++) words[at] = scaleWord(words[at], mask.words[at] >>> 24);
+  });
 }
 
 /**

@@ -1,15 +1,24 @@
 import type { Box } from '../geometry/box.ts';
 import { inverse, multiply, translation, type Matrix } from '../geometry/matrix.ts';
 import { alphaOf, blueOf, greenOf, pack, redOf } from '../paint/color.ts';
-import { boxUnits, spreadOffset, type Gradient } from '../paint/gradient.ts';
+import {
+  boxUnits,
+  spreadOffset,
+  type ConicGradient,
+  type Gradient,
+  type LinearGradient,
+  type RadialGradient,
+} from '../paint/gradient.ts';
 import type { Fill, ImageFill } from '../paint/paint.ts';
 import { reduce, type Pattern, type Picture } from '../paint/picture.ts';
 import { premultiply } from './pixels.ts';
 
 /** Gives the colours of pixels, premultiplied. */
 export interface Shader {
-  /** The colours of `count` pixels of row `y` from `x` on, into `out`. */
-  span(x: number, y: number, count: number, out: Uint32Array): void;
+  /** Whether every colour it gives is opaque. */
+  readonly opaque: boolean;
+  /** The colours of `count` pixels of row `y` from `x` on, into `out` from `at` on. */
+  span(x: number, y: number, count: number, out: Uint32Array, at: number): void;
 }
 
 /**
@@ -24,67 +33,116 @@ export function shaderOf(fill: Exclude<Fill, number>, toPixels: Matrix, box: () 
 
 function gradientShader(gradient: Gradient, toPixels: Matrix): Shader | undefined {
   const back = inverse(toPixels);
-  if (back === undefined) return undefined;
-  const [a, b, c, d, e, f] = back;
-  const offsetAt = offsetOf(gradient);
-  const colorAt = colorsOf(gradient);
+  const offsets = back && offsetsOf(gradient, back);
+  if (offsets === undefined) return undefined;
+  const { spread, stops } = gradient;
+  const color = colorsOf(gradient);
   return {
-    span(x, y, count, out) {
+    opaque: stops.every((stop) => alphaOf(stop.color) === 255),
+    span(x, y, count, out, at) {
+      const different = offsets.even ? 1 : count;
+      if (along.length < different) along = new Float64Array(different);
+      offsets.find(x, y, different, along);
+      if (spread !== 'pad') for (let i = 0; i < different; i++) along[i] = spreadOffset(along[i], spread);
+      color(along, different, out, at);
+      if (offsets.even) out.fill(out[at], at, at + count);
+    },
+  };
+}
+
+/** The offsets of the pixels at hand. */
+let along = new Float64Array(4096);
+
+/** How far along a gradient pixels lie: 0 at its start, 1 at its end. */
+interface Offsets {
+  /** Whether all pixels of a row lie equally far. */
+  readonly even: boolean;
+  /** The offsets of `count` pixels of row `y` from `x` on. Each is found by itself, wherever the run begins. */
+  find(x: number, y: number, count: number, out: Float64Array): void;
+}
+
+/** @param back from pixels to the gradient's units */
+function offsetsOf(gradient: Gradient, back: Matrix): Offsets | undefined {
+  if (gradient.type === 'linear') return linearOffsets(gradient, back);
+  return gradient.type === 'conic' ? conicOffsets(gradient, back) : radialOffsets(gradient, back);
+}
+
+function linearOffsets({ from, to }: LinearGradient, [a, b, c, d, e, f]: Matrix): Offsets | undefined {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const square = dx * dx + dy * dy;
+  if (square === 0) return undefined;
+  const perPixel = (a * dx + b * dy) / square;
+  const perRow = (c * dx + d * dy) / square;
+  const first = ((e - from[0]) * dx + (f - from[1]) * dy) / square;
+  return {
+    even: perPixel === 0,
+    find(x, y, count, out) {
+      const row = first + perRow * (y + 0.5);
+      for (let i = 0; i < count; i++) out[i] = row + perPixel * (x + i + 0.5);
+    },
+  };
+}
+
+function radialOffsets({ at, radius, focus }: RadialGradient, [a, b, c, d, e, f]: Matrix): Offsets | undefined {
+  if (radius === 0) return undefined;
+  // The circle at offset t has its middle t of the way from focus to centre, and a radius of t times the whole.
+  const [cx, cy] = [at[0] - focus[0], at[1] - focus[1]];
+  const square = radius * radius - cx * cx - cy * cy;
+  return {
+    even: false,
+    find(x, y, count, out) {
+      const py = y + 0.5;
       for (let i = 0; i < count; i++) {
         const px = x + i + 0.5;
-        const py = y + 0.5;
-        out[i] = colorAt(spreadOffset(offsetAt(a * px + c * py + e, b * px + d * py + f), gradient.spread));
+        const dx = a * px + c * py + e - focus[0];
+        const dy = b * px + d * py + f - focus[1];
+        const half = dx * cx + dy * cy;
+        out[i] = (Math.sqrt(half * half + square * (dx * dx + dy * dy)) - half) / square;
       }
     },
   };
 }
 
-/** How far along a gradient a point lies: 0 at its start, 1 at its end; NaN where it has no colour. */
-function offsetOf(gradient: Gradient): (x: number, y: number) => number {
-  if (gradient.type === 'linear') {
-    const { from, to } = gradient;
-    const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-    const square = dx * dx + dy * dy;
-    if (square === 0) return () => NaN;
-    return (x, y) => ((x - from[0]) * dx + (y - from[1]) * dy) / square;
-  }
-  if (gradient.type === 'conic') {
-    const { at, start } = gradient;
-    return (x, y) => {
-      const turn = Math.atan2(y - at[1], x - at[0]) / (2 * Math.PI) - start / 360;
-      return turn - Math.floor(turn);
-    };
-  }
-  const { at, radius, focus } = gradient;
-  if (radius === 0) return () => NaN;
-  // The circle at offset t has its middle t of the way from focus to centre, and a radius of t times the whole.
-  const [cx, cy] = [at[0] - focus[0], at[1] - focus[1]];
-  const a = radius * radius - cx * cx - cy * cy;
-  return (x, y) => {
-    const [px, py] = [x - focus[0], y - focus[1]];
-    const half = px * cx + py * cy;
-    return (-half + Math.sqrt(half * half + a * (px * px + py * py))) / a;
+function conicOffsets({ at, start }: ConicGradient, [a, b, c, d, e, f]: Matrix): Offsets {
+  return {
+    even: false,
+    find(x, y, count, out) {
+      const py = y + 0.5;
+      for (let i = 0; i < count; i++) {
+        const px = x + i + 0.5;
+        const turn = Math.atan2(b * px + d * py + f - at[1], a * px + c * py + e - at[0]) / (2 * Math.PI) - start / 360;
+        out[i] = turn - Math.floor(turn);
+      }
+    },
   };
 }
 
-const tableSize = 1024;
-const tables = new WeakMap<Gradient, (offset: number) => number>();
+/** Gives the colours, premultiplied, of `count` offsets, into `out` from `at` on. */
+type Colors = (offsets: Float64Array, count: number, out: Uint32Array, at: number) => void;
 
-/** A gradient's colours by offset, premultiplied: from a table, or stop by stop where two stand very close. */
-function colorsOf(gradient: Gradient): (offset: number) => number {
-  let colors = tables.get(gradient);
-  if (colors !== undefined) return colors;
-  const { stops } = gradient;
-  const exact = (offset: number): number => premultiply(mixStops(stops, offset), 255) >>> 0;
-  const close = stops.some((stop, i) => i > 0 && stop.offset - stops[i - 1].offset < 4 / tableSize);
-  if (close) colors = (offset) => (offset >= 0 ? exact(offset) : Number.isNaN(offset) ? 0 : exact(0));
-  else {
-    const table = Uint32Array.from({ length: tableSize + 1 }, (_, i) => exact(i / tableSize));
-    colors = (offset) =>
-      Number.isNaN(offset) ? 0 : table[offset <= 0 ? 0 : offset >= 1 ? tableSize : (offset * tableSize + 0.5) | 0];
-  }
-  tables.set(gradient, colors);
+const tableSize = 1024;
+const colorsByGradient = new WeakMap<Gradient, Colors>();
+
+/** A gradient's colours by offset: from a table, or stop by stop where two stand very close. */
+function colorsOf(gradient: Gradient): Colors {
+  let colors = colorsByGradient.get(gradient);
+  if (colors === undefined) colorsByGradient.set(gradient, (colors = makeColors(gradient)));
   return colors;
+}
+
+function makeColors({ stops }: Gradient): Colors {
+  const exact = (offset: number): number => premultiply(mixStops(stops, offset), 255) >>> 0;
+  if (stops.some((stop, i) => i > 0 && stop.offset - stops[i - 1].offset < 4 / tableSize))
+    return (offsets, count, out, at) => {
+      for (let i = 0; i < count; i++) out[at + i] = exact(offsets[i]);
+    };
+  const table = Uint32Array.from({ length: tableSize + 1 }, (_, i) => exact(i / tableSize));
+  return (offsets, count, out, at) => {
+    for (let i = 0; i < count; i++) {
+      const offset = offsets[i];
+      out[at + i] = table[offset <= 0 ? 0 : offset >= 1 ? tableSize : (offset * tableSize + 0.5) | 0];
+    }
+  };
 }
 
 function mixStops(stops: Gradient['stops'], offset: number): number {
@@ -109,30 +167,38 @@ function pictureShader(fill: ImageFill | Pattern, toPixels: Matrix): Shader | un
   if (back === undefined) return undefined;
   const [a, c, e] = [back[0] / perPixelX, back[2] / perPixelX, back[4] / perPixelX];
   const [b, d, f] = [back[1] / perPixelY, back[3] / perPixelY, back[5] / perPixelY];
-  const words = premultipliedWords(picture);
+  const { words, opaque } = premultipliedWords(picture);
   const sample = (fill.smooth ? smoothSampler : crispSampler)(words, picture.width, picture.height, tiled);
   return {
-    span(x, y, count, out) {
+    opaque,
+    span(x, y, count, out, at) {
       for (let i = 0; i < count; i++) {
         const px = x + i + 0.5;
         const py = y + 0.5;
-        out[i] = sample(a * px + c * py + e, b * px + d * py + f);
+        out[at + i] = sample(a * px + c * py + e, b * px + d * py + f);
       }
     },
   };
 }
 
-const wordsByPicture = new WeakMap<Picture, { version: number; words: Uint32Array }>();
+interface PictureWords {
+  readonly version: number;
+  readonly words: Uint32Array;
+  readonly opaque: boolean;
+}
 
-function premultipliedWords(picture: Picture): Uint32Array {
+const wordsByPicture = new WeakMap<Picture, PictureWords>();
+
+function premultipliedWords(picture: Picture): PictureWords {
   const kept = wordsByPicture.get(picture);
-  if (kept?.version === picture.version) return kept.words;
-  const { data } = picture;
+  if (kept?.version === picture.version) return kept;
+  const { data, version } = picture;
   const words = Uint32Array.from({ length: picture.width * picture.height }, (_, i) =>
     premultiply(pack(data[i * 4], data[i * 4 + 1], data[i * 4 + 2], data[i * 4 + 3]), 255),
   );
-  wordsByPicture.set(picture, { version: picture.version, words });
-  return words;
+  const made = { version, words, opaque: words.every((word) => word >>> 24 === 255) };
+  wordsByPicture.set(picture, made);
+  return made;
 }
 
 /** An index kept within a row or column: round again where it is tiled, else at the nearest end. */
