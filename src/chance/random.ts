@@ -46,8 +46,8 @@ export interface Random {
   normal(mean: number, deviation: number): number;
   /** A point inside a box. */
   point(box: RandomBox): { x: number; y: number };
-  /** A point inside a circle about the origin, evenly spread over its area. */
-  insideCircle(radius: number): { x: number; y: number };
+  /** A point inside a circle about `at`, the origin if left out, evenly spread over its area. */
+  insideCircle(radius: number, at?: Point): { x: number; y: number };
   /** A colour; what is left out is drawn from hues all round, saturation 55 to 90 and lightness 40 to 70. */
   color(options?: RandomColorOptions): Color;
   /** A list of `n` things made one after the other. */
@@ -103,10 +103,11 @@ export function createRandom(seed: string | number): Random {
       const [[x0, y0], [x1, y1]] = corners(box);
       return { x: x0 + (x1 - x0) * unit(), y: y0 + (y1 - y0) * unit() };
     },
-    insideCircle(radius) {
+    insideCircle(radius, at = [0, 0]) {
+      const [x, y] = point('random.insideCircle', 'at', at);
       const reach = notNegative('random.insideCircle', 'radius', radius) * Math.sqrt(unit());
       const angle = 2 * Math.PI * unit();
-      return { x: reach * Math.cos(angle), y: reach * Math.sin(angle) };
+      return { x: x + reach * Math.cos(angle), y: y + reach * Math.sin(angle) };
     },
     color(options = {}) {
       checkKeys('random.color', options, colorKeys);

@@ -10,8 +10,8 @@ describe('random', () => {
         const ints = random.times(200, () => random.int(1, 3));
         expect(new Set(ints)).toEqual(new Set([1, 2, 3]));
         for (const value of random.times(50, () => random.between(-2, 5))) expect(value >= -2 && value < 5).toBe(true);
-        for (const { x, y } of random.times(50, () => random.insideCircle(3)))
-          expect(Math.hypot(x, y)).toBeLessThanOrEqual(3);
+        for (const { x, y } of random.times(50, () => random.insideCircle(3, [10, -4])))
+          expect(Math.hypot(x - 10, y + 4)).toBeLessThanOrEqual(3 + 1e-12);
         for (const { x, y } of random.times(50, () => random.point({ from: [5, 5], to: [9, 6] })))
           expect(x >= 5 && x <= 9 && y >= 5 && y <= 6).toBe(true);
         expect(random.shuffle([1, 2, 3, 4]).sort()).toEqual([1, 2, 3, 4]);
