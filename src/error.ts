@@ -75,11 +75,17 @@ export function fail(fault: Fault): never {
   throw new SketchError(fault);
 }
 
-/** Any thrown value as a SketchError: one of ours as it is, another wrapped, so that it has a place and a frame. */
-export function asSketchError(thrown: unknown): SketchError {
+/**
+ * Any thrown value as a SketchError: one of ours as it is, another wrapped, so that it has a place and a frame.
+ * @param calls what a canvas can be asked to do, for a call that is nearly one of them
+ */
+export function asSketchError(thrown: unknown, calls: readonly string[] = []): SketchError {
   if (thrown instanceof SketchError) return thrown;
   const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message}` : `threw ${show(thrown)}`;
-  return new SketchError({ problem, cause: thrown });
+  const [, of, called] = /\b(\w+)\.(\w+) is not a function/.exec(problem) ?? [];
+  const near = called === undefined ? undefined : nearest(called, calls);
+  const expected = near !== undefined ? `did you mean ${near}?` : of === 'canvas' ? suggest(called, calls) : undefined;
+  return new SketchError({ problem, expected, cause: thrown });
 }
 
 /** A value as a person would write it, cut short: numbers and strings as source, objects by their outline. */

@@ -546,6 +546,15 @@ export class Canvas {
   }
 }
 
+const members = Object.entries(Object.getOwnPropertyDescriptors(Canvas.prototype));
+/** What a canvas can be asked to do: the calls that stand before `finish`. */
+export const canvasCalls: readonly string[] = members
+  .slice(
+    1,
+    members.findIndex(([name]) => name === 'finish'),
+  )
+  .flatMap(([name, { value }]) => (typeof value === 'function' ? [name] : []));
+
 function about(call: string, matrix: Matrix, options: AboutOptions | undefined): Matrix {
   if (options === undefined) return matrix;
   optionsObject(call, options, '{ about: [x, y] }');

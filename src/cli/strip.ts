@@ -60,7 +60,8 @@ Examples:
       const { run } = await openRun(file, options, loading.loading);
       // Drawn as large as the tiles are, so that nothing has to be made smaller afterwards.
       run.density = options.tile / run.width;
-      const frames = options.pick ?? spread(rangeOf(run, options.frames), options.count);
+      const chosen = options.pick ?? spread(rangeOf(run, options.frames), options.count);
+      const frames = chosen.map((frame) => run.frameAfterRounds(frame));
       const progress = new Progress(Math.max(...frames) + 1, 'frames', options.quiet === true);
       const surface = new RasterSurface();
       const wanted = new Set(frames);
@@ -85,9 +86,16 @@ Examples:
         say.write(`${JSON.stringify({ output, title, frames, width, height, seed: run.seed })}\n`);
       else if (options.quiet !== true)
         say.write(
-          `Wrote ${output === standardOutput ? 'standard output' : output}: ${title}, ${frames.length} frames (${frames.join(', ')}), ${width} × ${height} pixels, seed ${run.seed}\n`,
+          `Wrote ${output === standardOutput ? 'standard output' : output}: ${title}, ${inWords(frames)}, ${width} × ${height} pixels, seed ${run.seed}\n`,
         );
     });
+}
+
+/** Which frames are there; of many only how many, and which is the first and the last. */
+function inWords(frames: readonly number[]): string {
+  if (frames.length === 1) return `frame ${frames[0]}`;
+  const which = frames.length > 16 ? `${frames[0]} to ${frames.at(-1)}` : frames.join(', ');
+  return `${frames.length} frames (${which})`;
 }
 
 /** Frames spread evenly from the first to the last, both of them among them. */

@@ -1,9 +1,9 @@
-import { Canvas } from '../canvas/canvas.ts';
+import { Canvas, canvasCalls } from '../canvas/canvas.ts';
 import type { Frame } from '../canvas/frame.ts';
 import { makeView, type View } from '../canvas/view.ts';
 import type { Noise } from '../chance/noise.ts';
 import { createRandom, type Random } from '../chance/random.ts';
-import { asSketchError } from '../error.ts';
+import { asSketchError, fail } from '../error.ts';
 import { PartNeeded } from '../needed.ts';
 import { notNegative, whole } from '../options.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
@@ -123,7 +123,7 @@ export class Run {
       const next = this.call('step', () => step(this.state, this.moment(this.runningOn)));
       if (next !== undefined) this.state = next;
     } catch (thrown) {
-      if (!(thrown instanceof PartNeeded)) throw asSketchError(thrown).inFrame(this.at);
+      if (!(thrown instanceof PartNeeded)) throw asSketchError(thrown, canvasCalls).inFrame(this.at);
       // The state may be half changed: with the part there, the same steps are taken again from the start.
       await thrown.load();
       await this.again();
@@ -229,7 +229,12 @@ export class Run {
   /** Calls a function of the sketch's, within the host's limit. */
   private call<T>(name: RunCall['name'], call: () => T): T {
     const { limit } = this.options;
-    return limit === undefined ? call() : limit(call, { sketch: this.sketch, frame: this.at, name });
+    const result = limit === undefined ? call() : limit(call, { sketch: this.sketch, frame: this.at, name });
+    if (name !== 'start' && result instanceof Promise) {
+      result.catch(() => undefined);
+      fail({ call: name, problem: 'is async, so its frame would be over before it is', expected: 'do what takes its time in start, or load files as assets' }); // prettier-ignore
+    }
+    return result;
   }
 
   /** Does something of the sketch's that can be done again, which it is once a part that it wants has been loaded. */
@@ -238,7 +243,7 @@ export class Run {
       try {
         return await call();
       } catch (thrown) {
-        if (!(thrown instanceof PartNeeded)) throw asSketchError(thrown).inFrame(this.at);
+        if (!(thrown instanceof PartNeeded)) throw asSketchError(thrown, canvasCalls).inFrame(this.at);
         await thrown.load();
       }
     }

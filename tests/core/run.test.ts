@@ -118,6 +118,26 @@ describe('a run', () => {
     await expect(run.goTo(1)).rejects.toThrow(/^TypeError: no tide today \(run\.test\.ts:\d+:\d+, frame 1\)$/);
   });
 
+  test('a paint or a step that is async is an error, as it would come too late', async () => {
+    const late = async (): Promise<void> => Promise.reject(new Error('nobody hears this'));
+    const paints = new Run(defineSketch({ paint: late }));
+    await paints.goTo(0);
+    await expect(paints.paint()).rejects.toThrow(/^paint: is async, .*; do what takes its time in start, or load files as assets \(.*frame 0\)$/);
+    const steps = new Run(defineSketch({ step: late, paint() {} }));
+    await expect(steps.goTo(1)).rejects.toThrow(/^step: is async, .*frame 1\)$/);
+  }); // prettier-ignore
+
+  test('a call that a canvas does not know is told the nearest that it does, or all', async () => {
+    type Misread = Record<'circel' | 'moor', () => void>;
+    const painted = async (paint: (canvas: Misread) => void): Promise<unknown> => {
+      const run = new Run(defineSketch({ paint: paint as never }));
+      await run.goTo(0);
+      return run.paint();
+    };
+    await expect(painted((canvas) => canvas.circel())).rejects.toThrow(/^TypeError: canvas\.circel is not a function; did you mean circle\? \(run\.test\.ts/);
+    await expect(painted((canvas) => canvas.moor())).rejects.toThrow(/; expected one of rect, circle, .*, save, restore, group \(/);
+  }); // prettier-ignore
+
   test('assets are there before start; a broken one is named', async () => {
     const sketch = defineSketch({
       assets: { tides: asset.table(new URL('file:///quay/tides.csv')) },
