@@ -62,35 +62,61 @@ const whole: Partial<Record<BlendMode, (backdrop: Rgb, source: Rgb) => Rgb>> = {
   luminosity: (cb, cs) => withLuminosity(cb, luminosity(cs)),
 };
 
-/** One premultiplied word over another under a blend mode: co = αs(1 - αb)Cs + αsαb B(Cb, Cs) + (1 - αs)αb Cb. */
-export function blendWord(mode: BlendMode, source: number, backdrop: number): number {
-  const sourceAlpha = (source >>> 24) / 255;
-  if (sourceAlpha === 0) return backdrop;
-  const backdropAlpha = (backdrop >>> 24) / 255;
-  const cs: Rgb = unpremultiplied(source);
-  const cb: Rgb = unpremultiplied(backdrop);
-  const mixed = mixColors(mode, cb, cs);
-  let result = 0;
-  for (let channel = 0; channel < 3; channel++) {
-    const value =
-      sourceAlpha * (1 - backdropAlpha) * cs[channel] +
-      sourceAlpha * backdropAlpha * mixed[channel] +
-      (1 - sourceAlpha) * backdropAlpha * cb[channel];
-    result |= toByte(value) << (8 * channel);
-  }
-  return (result | (toByte(sourceAlpha + backdropAlpha - sourceAlpha * backdropAlpha) << 24)) >>> 0;
-}
+/** One premultiplied word laid over another: co = αs(1 - αb)Cs + αsαb B(Cb, Cs) + (1 - αs)αb Cb. */
+export type Blender = (source: number, backdrop: number) => number;
 
-function mixColors(mode: BlendMode, cb: Rgb, cs: Rgb): Rgb {
+/** What lays words under a blend mode. */
+export function blenderOf(mode: BlendMode): Blender {
   const each = separable[mode];
-  if (each) return [each(cb[0], cs[0]), each(cb[1], cs[1]), each(cb[2], cs[2])];
-  return whole[mode]?.(cb, cs) ?? cs;
+  return each === undefined ? together(whole[mode] ?? ((_, cs) => cs)) : channelByChannel(each);
 }
 
-function unpremultiplied(word: number): Rgb {
+function channelByChannel(blend: Separable): Blender {
+  return (source, backdrop) => {
+    const sourceAlpha = (source >>> 24) / 255;
+    if (sourceAlpha === 0) return backdrop;
+    const backdropAlpha = (backdrop >>> 24) / 255;
+    let result = 0;
+    for (let shift = 0; shift < 24; shift += 8) {
+      const cs = channelOf(source, shift);
+      const cb = channelOf(backdrop, shift);
+      result |= laid(sourceAlpha, backdropAlpha, cs, cb, blend(cb, cs)) << shift;
+    }
+    return (result | (alphaOver(sourceAlpha, backdropAlpha) << 24)) >>> 0;
+  };
+}
+
+function together(blend: (backdrop: Rgb, source: Rgb) => Rgb): Blender {
+  return (source, backdrop) => {
+    const sourceAlpha = (source >>> 24) / 255;
+    if (sourceAlpha === 0) return backdrop;
+    const backdropAlpha = (backdrop >>> 24) / 255;
+    const cs: Rgb = [channelOf(source, 0), channelOf(source, 8), channelOf(source, 16)];
+    const cb: Rgb = [channelOf(backdrop, 0), channelOf(backdrop, 8), channelOf(backdrop, 16)];
+    const mixed = blend(cb, cs);
+    let result = 0;
+    for (let channel = 0; channel < 3; channel++)
+      result |= laid(sourceAlpha, backdropAlpha, cs[channel], cb[channel], mixed[channel]) << (8 * channel);
+    return (result | (alphaOver(sourceAlpha, backdropAlpha) << 24)) >>> 0;
+  };
+}
+
+/** A channel from 0 to 1, no longer multiplied by alpha. */
+function channelOf(word: number, shift: number): number {
   const alpha = word >>> 24;
-  if (alpha === 0) return [0, 0, 0];
-  return [(word & 255) / alpha, ((word >>> 8) & 255) / alpha, ((word >>> 16) & 255) / alpha];
+  return alpha === 0 ? 0 : ((word >>> shift) & 255) / alpha;
+}
+
+function laid(sourceAlpha: number, backdropAlpha: number, cs: number, cb: number, mixed: number): number {
+  return toByte(
+    sourceAlpha * (1 - backdropAlpha) * cs +
+      sourceAlpha * backdropAlpha * mixed +
+      (1 - sourceAlpha) * backdropAlpha * cb,
+  );
+}
+
+function alphaOver(sourceAlpha: number, backdropAlpha: number): number {
+  return toByte(sourceAlpha + backdropAlpha - sourceAlpha * backdropAlpha);
 }
 
 function toByte(unit: number): number {

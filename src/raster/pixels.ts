@@ -1,7 +1,7 @@
 import type { Box } from '../geometry/box.ts';
 import { alphaOf, blueOf, greenOf, pack, redOf, type PackedColor } from '../paint/color.ts';
 import type { BlendMode } from '../paint/blend.ts';
-import { blendWord } from './blend.ts';
+import { blenderOf } from './blend.ts';
 import type { Runs } from './coverage.ts';
 import type { Shader } from './shader.ts';
 
@@ -187,6 +187,7 @@ function layBlended(
   opacity: number,
   blend: BlendMode,
 ): void {
+  const laid = blenderOf(blend);
   // What lies there is often even: the same two words give the same.
   let word = 0;
   let target = 0;
@@ -196,7 +197,7 @@ function layBlended(
     if (from[first + i] !== word || onto[at + i] !== target) {
       word = from[first + i];
       target = onto[at + i];
-      mixed = blendWord(blend, opacity === 255 ? word : scaleWord(word, opacity), target);
+      mixed = laid(opacity === 255 ? word : scaleWord(word, opacity), target);
     }
     onto[at + i] = mixed;
   }

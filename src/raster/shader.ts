@@ -1,4 +1,5 @@
 import type { Box } from '../geometry/box.ts';
+import type { Pair } from '../options.ts';
 import { inverse, multiply, translation, type Matrix } from '../geometry/matrix.ts';
 import { alphaOf, blueOf, greenOf, pack, redOf } from '../paint/color.ts';
 import {
@@ -88,6 +89,7 @@ function radialOffsets({ at, radius, focus }: RadialGradient, [a, b, c, d, e, f]
   // The circle at offset t has its middle t of the way from focus to centre, and a radius of t times the whole.
   const [cx, cy] = [at[0] - focus[0], at[1] - focus[1]];
   const square = radius * radius - cx * cx - cy * cy;
+  if (cx === 0 && cy === 0) return aroundOffsets(at, radius, [a, b, c, d, e, f]);
   return {
     even: false,
     find(x, y, count, out) {
@@ -103,6 +105,24 @@ function radialOffsets({ at, radius, focus }: RadialGradient, [a, b, c, d, e, f]
   };
 }
 
+/** Without a focus of its own, a gradient runs by the distance from its centre. */
+function aroundOffsets(at: Pair, radius: number, [a, b, c, d, e, f]: Matrix): Offsets {
+  const [ax, cx, ex] = [a / radius, c / radius, (e - at[0]) / radius];
+  const [ay, cy, ey] = [b / radius, d / radius, (f - at[1]) / radius];
+  return {
+    even: false,
+    find(x, y, count, out) {
+      const startX = ax * 0.5 + cx * (y + 0.5) + ex;
+      const startY = ay * 0.5 + cy * (y + 0.5) + ey;
+      for (let i = 0; i < count; i++) {
+        const dx = ax * (x + i) + startX;
+        const dy = ay * (x + i) + startY;
+        out[i] = Math.sqrt(dx * dx + dy * dy);
+      }
+    },
+  };
+}
+
 function conicOffsets({ at, start }: ConicGradient, [a, b, c, d, e, f]: Matrix): Offsets {
   return {
     even: false,
@@ -110,11 +130,35 @@ function conicOffsets({ at, start }: ConicGradient, [a, b, c, d, e, f]: Matrix):
       const py = y + 0.5;
       for (let i = 0; i < count; i++) {
         const px = x + i + 0.5;
-        const turn = Math.atan2(b * px + d * py + f - at[1], a * px + c * py + e - at[0]) / (2 * Math.PI) - start / 360;
+        const turn = turnOf(a * px + c * py + e - at[0], b * px + d * py + f - at[1]) - start / 360;
         out[i] = turn - Math.floor(turn);
       }
     },
   };
+}
+
+/**
+ * The direction of a point in turns from +x towards +y, 0 to 1: the arc tangent of Abramowitz and Stegun, 4.4.49, right
+ * to 2e-8 radians. What engines have of their own may differ from one to the next in its last digits.
+ */
+export function turnOf(x: number, y: number): number {
+  const [across, along] = [Math.abs(y), Math.abs(x)];
+  if (across === 0 && along === 0) return 0;
+  const steep = across > along;
+  const ratio = steep ? along / across : across / along;
+  const square = ratio * ratio;
+  let sum = 0.0028662257;
+  sum = sum * square - 0.0161657367;
+  sum = sum * square + 0.0429096138;
+  sum = sum * square - 0.07528964;
+  sum = sum * square + 0.1065626393;
+  sum = sum * square - 0.1420889944;
+  sum = sum * square + 0.1999355085;
+  sum = sum * square - 0.3333314528;
+  const eighth = ((sum * square + 1) * ratio) / (2 * Math.PI);
+  const quarter = steep ? 0.25 - eighth : eighth;
+  const half = x < 0 ? 0.5 - quarter : quarter;
+  return y < 0 ? 1 - half : half;
 }
 
 /** Gives the colours, premultiplied, of `count` offsets, into `out` from `at` on. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import {
   conicGradient,
   linearGradient,
@@ -9,6 +10,7 @@ import {
   type Canvas,
   type PaintLike,
 } from '../../src/index.ts';
+import { turnOf } from '../../src/raster/shader.ts';
 import { errorOf, inkArea, picture, pixel, record } from '../helpers.ts';
 
 const filled = (fill: PaintLike): ReturnType<typeof picture> =>
@@ -47,6 +49,17 @@ describe('gradients', () => {
       );
     const turned = picture((canvas) => canvas.rect({ at: [50, 50], size: 60, rotate: 90, fill: half }));
     expect([pixel(turned, 50, 30)[0], pixel(turned, 50, 70)[0]]).toEqual([0, 255]);
+  });
+
+  test('round a point go by its direction, exact at quarter turns', () => {
+    expect([turnOf(3, 0), turnOf(0, 3), turnOf(-3, 0), turnOf(0, -3), turnOf(0, 0)]).toEqual([0, 0.25, 0.5, 0.75, 0]);
+    const place = fc.double({ min: -1e6, max: 1e6, noNaN: true });
+    fc.assert(
+      fc.property(place, place, (x, y) => {
+        const apart = Math.abs(turnOf(x, y) - Math.atan2(y, x) / (2 * Math.PI)) % 1;
+        expect(Math.min(apart, 1 - apart)).toBeLessThan(2e-8);
+      }),
+    );
   });
 
   test('mistakes are named', () => {
