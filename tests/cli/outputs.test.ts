@@ -56,6 +56,19 @@ describe('many frames', () => {
     expect(drawing(bytes(`${file}-part/021.svg`))).toBe(drawing(svg));
   }, 60_000); // prettier-ignore
 
+  test.each(['gif', 'apng', 'y4m'])('%s: one thread or two, again, and by itself: the same bytes', async (kind) => {
+    const made = async (name: string, ...more: string[]): Promise<Buffer> => {
+      expect((await run('render', 'trails.ts', '-o', `${name}.${kind}`, '-q', ...more)).code).toBe(0);
+      return bytes(`${name}.${kind}`);
+    };
+    const two = await made('by-two', '--workers', '2');
+    expect((await made('by-one', '--workers', '1')).equals(two)).toBe(true);
+    expect((await made('by-two-again', '--workers', '2')).equals(two)).toBe(true);
+    // So few that they are drawn without threads of their own.
+    const few = await made('few', '--frames', '0..3');
+    expect((await run('render', 'trails.ts', '-o', '-', '--format', kind, '--frames', '0..3')).bytes.equals(few)).toBe(true);
+  }); // prettier-ignore
+
   test('APNG and GIF show the frames that a sequence holds, and tell where they come from', async () => {
     for (const output of ['plain/%d.png', 'all.apng', 'all.gif'])
       expect((await run('render', 'wakes.ts', '-o', output, '--frames', '0..9', '--seed', '5', '-q')).err).toBe('');
