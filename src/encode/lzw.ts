@@ -33,13 +33,15 @@ export function packLzw(indices: Uint8Array, bits: number, commonest: number): U
   chain[1] = commonest;
   links[commonest] = 1;
   out.write(clearCode, codeBits);
+  const runs = new RunFinder(indices, commonest);
+  let runEnd = 0;
   let prefix = indices[0];
   for (let i = 1; i < indices.length; i++) {
     const known = longest - links[prefix];
     if (indices[i] === commonest && known > 1 && known < longest) {
+      if (i >= runEnd) runEnd = runs.endFrom(i);
       // As far along the run as there are codes for it.
-      let end = i;
-      while (end < i + known && indices[end] === commonest) end++;
+      const end = Math.min(i + known, runEnd);
       prefix = chain[links[prefix] + end - i];
       i = end - 1;
       continue;
@@ -78,6 +80,35 @@ export function packLzw(indices: Uint8Array, bits: number, commonest: number): U
   out.write(endCode, codeBits);
   links.fill(0);
   return inBlocks(out.end(), bits);
+}
+
+/** Finds where runs of one index end, four at a time. */
+class RunFinder {
+  private readonly fours: Int32Array;
+  private readonly four: number;
+
+  constructor(
+    private readonly indices: Uint8Array,
+    private readonly index: number,
+  ) {
+    const aligned = indices.byteOffset % 4 === 0;
+    this.fours = aligned ? new Int32Array(indices.buffer, indices.byteOffset, indices.length >> 2) : new Int32Array(0);
+    this.four = Math.imul(index, 0x01010101);
+  }
+
+  /** The place behind the run that `at` lies in. */
+  endFrom(at: number): number {
+    const { indices, index, fours, four } = this;
+    let end = at;
+    while ((end & 3) !== 0 && indices[end] === index) end++;
+    if ((end & 3) === 0) {
+      let place = end >> 2;
+      while (place < fours.length && fours[place] === four) place++;
+      end = place << 2;
+    }
+    while (indices[end] === index) end++;
+    return end;
+  }
 }
 
 /** Puts codes of changing lengths together, lowest bits first, in memory that is used again. */

@@ -90,8 +90,9 @@ export class NearPalette implements Palette {
   readonly colors: readonly number[];
   private readonly keys = new Int32Array(1 << slotBits).fill(-1);
   private readonly values = new Uint16Array(1 << slotBits);
-  /** The entries in rising order of their green, and for each green where those with as much begin. */
+  /** The entries in rising order of their green, their colours, and for each green where those with as much begin. */
   private readonly byGreen: Uint8Array;
+  private readonly sorted: Int32Array;
   private readonly fromGreen = new Uint16Array(256);
   private mayBeBad = 1;
 
@@ -104,6 +105,7 @@ export class NearPalette implements Palette {
     this.colors = [...large, ...found.map(([r, g, b]) => r | (g << 8) | (b << 16))];
     const greens = this.colors.map(greenOf);
     this.byGreen = Uint8Array.from(greens.keys()).sort((a, b) => greens[a] - greens[b] || a - b);
+    this.sorted = Int32Array.from(this.byGreen, (index) => this.colors[index]);
     for (let green = 0; green < 256; green++) this.fromGreen[green] = greens.filter((other) => other < green).length;
   }
 
@@ -127,23 +129,23 @@ export class NearPalette implements Palette {
 
   /** Looks from the entries with the same green on, up and down, until green alone makes all others farther. */
   private nearest(color: number): number {
-    const { colors, byGreen, fromGreen } = this;
+    const { sorted, fromGreen } = this;
     const green = greenOf(color);
     let least = Infinity;
-    let index = 0;
-    for (let at = fromGreen[green]; at < byGreen.length; at++) {
-      const apart = greenOf(colors[byGreen[at]]) - green;
+    let place = 0;
+    for (let at = fromGreen[green]; at < sorted.length; at++) {
+      const apart = greenOf(sorted[at]) - green;
       if (apart * apart >= least) break;
-      const far = distance(color, colors[byGreen[at]]);
-      if (far < least) [least, index] = [far, byGreen[at]];
+      const far = distance(color, sorted[at]);
+      if (far < least) [least, place] = [far, at];
     }
     for (let at = fromGreen[green] - 1; at >= 0; at--) {
-      const apart = green - greenOf(colors[byGreen[at]]);
+      const apart = green - greenOf(sorted[at]);
       if (apart * apart >= least) break;
-      const far = distance(color, colors[byGreen[at]]);
-      if (far < least) [least, index] = [far, byGreen[at]];
+      const far = distance(color, sorted[at]);
+      if (far < least) [least, place] = [far, at];
     }
-    return index;
+    return this.byGreen[place];
   }
 }
 
