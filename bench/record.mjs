@@ -114,12 +114,18 @@ for (const [name, work] of [
 ]) {
   if (withChecks[work](setup, count).items.length !== without[work](setup, count).items.length)
     throw new Error('not the same frame');
-  // In turns, and the share of each pair by itself: what else the machine does weighs on both of a pair alike.
+  // In turns, each first every other time and from an empty heap, and the share of each pair by itself: what else the
+  // machine does weighs on both of a pair alike, and neither clears away what the other left.
   const shares = [];
   let shortest = Infinity;
-  for (let round = 0; round < 40; round++) {
-    const checkedTime = best(() => withChecks[work](setup, count), { warm: 0, runs: 3 });
-    const uncheckedTime = best(() => without[work](setup, count), { warm: 0, runs: 3 });
+  const time = (of) => {
+    globalThis.gc();
+    return best(() => of[work](setup, count), { warm: 0, runs: 2 });
+  };
+  for (let round = 0; round < 60; round++) {
+    const first = round % 2 === 0 ? time(withChecks) : time(without);
+    const second = round % 2 === 0 ? time(without) : time(withChecks);
+    const [checkedTime, uncheckedTime] = round % 2 === 0 ? [first, second] : [second, first];
     shortest = Math.min(shortest, checkedTime);
     // The first rounds are not yet at full speed.
     if (round >= 10) shares.push(1 - uncheckedTime / checkedTime);
