@@ -77,14 +77,14 @@ export function fail(fault: Fault): never {
 
 /**
  * Any thrown value as a SketchError: one of ours as it is, another wrapped, so that it has a place and a frame.
- * @param calls what a canvas can be asked to do, for a call that is nearly one of them
+ * @param calls what a canvas can be asked to do, for a call of `canvas` that is none of them
  */
 export function asSketchError(thrown: unknown, calls: readonly string[] = []): SketchError {
   if (thrown instanceof SketchError) return thrown;
   const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message}` : `threw ${show(thrown)}`;
-  const [, of, called] = /\b(\w+)\.(\w+) is not a function/.exec(problem) ?? [];
-  const near = called === undefined ? undefined : nearest(called, calls);
-  const expected = near !== undefined ? `did you mean ${near}?` : of === 'canvas' ? suggest(called, calls) : undefined;
+  // Of another name it cannot be told what it stands for.
+  const [, called] = /\bcanvas\.(\w+) is not a function/.exec(problem) ?? [];
+  const expected = called === undefined || calls.length === 0 ? undefined : suggest(called, calls);
   return new SketchError({ problem, expected, cause: thrown });
 }
 

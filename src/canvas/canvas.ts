@@ -546,14 +546,11 @@ export class Canvas {
   }
 }
 
-const members = Object.entries(Object.getOwnPropertyDescriptors(Canvas.prototype));
-/** What a canvas can be asked to do: the calls that stand before `finish`. */
-export const canvasCalls: readonly string[] = members
-  .slice(
-    1,
-    members.findIndex(([name]) => name === 'finish'),
-  )
-  .flatMap(([name, { value }]) => (typeof value === 'function' ? [name] : []));
+const members = Object.getOwnPropertyNames(Canvas.prototype);
+const isCall = (name: string): boolean =>
+  typeof Object.getOwnPropertyDescriptor(Canvas.prototype, name)?.value === 'function';
+/** What a sketch can call of a canvas: all that stands between the constructor and `finish`. */
+export const canvasCalls: readonly string[] = members.slice(1, members.indexOf('finish')).filter(isCall);
 
 function about(call: string, matrix: Matrix, options: AboutOptions | undefined): Matrix {
   if (options === undefined) return matrix;

@@ -65,10 +65,17 @@ const whole: Partial<Record<BlendMode, (backdrop: Rgb, source: Rgb) => Rgb>> = {
 /** One premultiplied word laid over another: co = αs(1 - αb)Cs + αsαb B(Cb, Cs) + (1 - αs)αb Cb. */
 export type Blender = (source: number, backdrop: number) => number;
 
+const blenders = new Map<BlendMode, Blender>();
+
 /** What lays words under a blend mode. */
 export function blenderOf(mode: BlendMode): Blender {
-  const each = separable[mode];
-  return each === undefined ? together(whole[mode] ?? ((_, cs) => cs)) : channelByChannel(each);
+  let blender = blenders.get(mode);
+  if (blender === undefined) {
+    const each = separable[mode];
+    blender = each === undefined ? together(whole[mode] ?? ((_, cs) => cs)) : channelByChannel(each);
+    blenders.set(mode, blender);
+  }
+  return blender;
 }
 
 function channelByChannel(blend: Separable): Blender {

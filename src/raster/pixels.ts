@@ -14,7 +14,7 @@ import type { Shader } from './shader.ts';
 export class Pixels {
   readonly bytes: Uint8Array;
   readonly words: Uint32Array;
-  /** What holds all that has been drawn since the last `clear`, `right` and `bottom` not included. */
+  /** The sides of {@link drawn}, the last two not included. */
   private left: number;
   private top: number;
   private right = 0;
@@ -38,6 +38,7 @@ export class Pixels {
     if (bottom > this.bottom) this.bottom = bottom;
   }
 
+  /** What holds all that has been drawn since the last `clear`. */
   get drawn(): Box {
     const { left, top, right, bottom } = this;
     return { left, top, right, bottom };
@@ -168,36 +169,25 @@ function lay(
   opacity: number,
   blend: BlendMode,
 ): void {
-  if (blend !== 'normal') return layBlended(from, first, onto, at, count, opacity, blend);
+  const blended = blend === 'normal' ? undefined : blenderOf(blend);
+  let lastSource = 0;
+  let lastTarget = 0;
+  let mixed = 0;
   for (let i = 0; i < count; i++) {
     const word = from[first + i];
     if (word === 0) continue;
     const source = opacity === 255 ? word : scaleWord(word, opacity);
-    const alpha = source >>> 24;
-    onto[at + i] = alpha === 255 ? source : source + scaleWord(onto[at + i], 255 - alpha);
-  }
-}
-
-function layBlended(
-  from: Uint32Array,
-  first: number,
-  onto: Uint32Array,
-  at: number,
-  count: number,
-  opacity: number,
-  blend: BlendMode,
-): void {
-  const laid = blenderOf(blend);
-  // What lies there is often even: the same two words give the same.
-  let word = 0;
-  let target = 0;
-  let mixed = 0;
-  for (let i = 0; i < count; i++) {
-    if (from[first + i] === 0) continue;
-    if (from[first + i] !== word || onto[at + i] !== target) {
-      word = from[first + i];
-      target = onto[at + i];
-      mixed = laid(opacity === 255 ? word : scaleWord(word, opacity), target);
+    const target = onto[at + i];
+    if (blended === undefined) {
+      const rest = 255 - (source >>> 24);
+      onto[at + i] = rest === 0 ? source : source + scaleWord(target, rest);
+      continue;
+    }
+    // What lies there is often even, and mixing is dear: the same two words give the same.
+    if (source !== lastSource || target !== lastTarget) {
+      lastSource = source;
+      lastTarget = target;
+      mixed = blended(source, target);
     }
     onto[at + i] = mixed;
   }

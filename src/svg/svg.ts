@@ -115,7 +115,6 @@ class SvgWriter {
 
   private item(item: Item): string[] {
     const { path, transform, fill, stroke, fillRule, opacity, blend, label, text } = item;
-    // Nor is what has nothing to be drawn with.
     if (!isDrawn(item) || (fill === undefined && stroke === undefined)) return [];
     const box = (): ReturnType<typeof pathBox> => pathBox(path);
     const common = { opacity: faded(opacity), style: blend === 'normal' ? undefined : `mix-blend-mode:${blend}` };

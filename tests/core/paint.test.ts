@@ -10,7 +10,7 @@ import {
   type Canvas,
   type PaintLike,
 } from '../../src/index.ts';
-import { turnOf } from '../../src/raster/shader.ts';
+import { turnOf } from '../../src/geometry/angle.ts';
 import { errorOf, inkArea, picture, pixel, record } from '../helpers.ts';
 
 const filled = (fill: PaintLike): ReturnType<typeof picture> =>

@@ -43,15 +43,13 @@ function parse(svg: string): Element {
 }
 
 const all = (element: Element): Element[] => [element, ...element.children.flatMap(all)];
-const drawn = (paint: (canvas: Canvas) => void): Element[] =>
-  parse(writeSvg(record(paint)))
-    .children.filter(({ name }) => name !== 'defs')
-    .slice(1);
 /** What a document defines, and what is drawn. */
 const written = (paint: (canvas: Canvas) => void): { defs: Element[]; shapes: Element[] } => {
   const root = parse(writeSvg(record(paint)));
   return { defs: root.children.find(({ name }) => name === 'defs')?.children ?? [], shapes: root.children.filter(({ name }) => name !== 'defs').slice(1) };
 }; // prettier-ignore
+
+const drawn = (paint: (canvas: Canvas) => void): Element[] => written(paint).shapes;
 
 beforeAll(() => loadFonts(['regular']));
 
