@@ -1,62 +1,98 @@
 import js from '@eslint/js';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
+import { readFileSync } from 'node:fs';
+import { builtinModules } from 'node:module';
 
 /*
- * The core knows neither the DOM nor Node (tsconfig.core.json leaves their types out), and data flows one way through it:
- * sketch → canvas → frame → surface. Each folder may import only from itself, from the files beside the folders
- * (error, options) and from the folders named here.
+ * The core knows neither the DOM nor Node (tsconfig.core.json leaves their types out), and data flows one way through
+ * it: sketch → run → canvas → frame → surface. Each folder of the library may import only from itself, from `error`,
+ * from `schema` and from the folders named here; which is also how no import comes round in a circle.
  */
 const arrows = {
+  schema: [],
   geometry: [],
   paint: ['geometry'],
   shapes: ['geometry', 'paint'],
   text: ['geometry', 'shapes'],
-  canvas: ['geometry', 'paint', 'shapes', 'text'],
+  frame: ['geometry', 'paint'],
+  canvas: ['geometry', 'paint', 'shapes', 'text', 'frame'],
   motion: ['paint'],
   chance: ['paint'],
-  raster: ['geometry', 'paint', 'canvas'],
-  svg: ['geometry', 'paint', 'text', 'canvas'],
-  encode: ['paint', 'text', 'canvas', 'raster'],
-  sketch: ['geometry', 'paint', 'canvas', 'motion', 'chance', 'raster', 'text'],
+  surfaces: ['geometry', 'paint', 'frame'],
+  review: ['geometry', 'paint', 'frame', 'surfaces'],
+  formats: ['paint', 'text', 'canvas', 'surfaces'],
+  sketch: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'chance', 'surfaces', 'text', 'review'],
+  browser: ['geometry', 'paint', 'frame', 'motion', 'sketch', 'surfaces'],
+  node: ['geometry', 'paint', 'frame', 'sketch', 'surfaces', 'formats', 'text', 'canvas'],
 };
-const folders = [...Object.keys(arrows), 'browser', 'viewer', 'node', 'cli'];
+const everywhere = ['schema'];
+const library = 'packages/frame-juggler/src';
+const escape = (text) => text.replace(/[/\\^$.*+?()[\]{}|-]/g, '\\$&');
 
-const arrowRules = Object.entries(arrows).map(([folder, allowed]) => ({
-  files: [`src/${folder}/**`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          { group: ['node:*'], message: 'The core does not know Node.' },
-          {
-            group: folders
-              .filter((other) => other !== folder && !allowed.includes(other))
-              .map((other) => `../${other}/*`),
-            message: `${folder}/ may import only from ${['itself', ...allowed].join(', ')}.`,
-          },
-        ],
-      },
-    ],
-  },
-}));
+/** Bans imports whose source matches a pattern, written as `import … from` or as `import(…)`. */
+const bans = (list) =>
+  list.map(([pattern, message]) => ({
+    selector: `:matches(ImportDeclaration, ExportNamedDeclaration, ExportAllDeclaration, ImportExpression)[source.value=/${pattern}/]`,
+    message,
+  }));
+const node = [`^(node:|(${builtinModules.filter((name) => !name.startsWith('_')).map(escape).join('|')})$)`, 'This part does not know Node.']; // prettier-ignore
+
+/** A package may import only what its package.json lists, or packs into itself. */
+const listed = (folder) => {
+  const { name, dependencies = {}, devDependencies = {} } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8'));
+  const names = [...Object.keys(dependencies), ...Object.keys(devDependencies), name].map(escape).join('|');
+  return [`^(?!\\.|node:|(${names})($|\\/))`, `This package is not listed in ${folder}/package.json.`];
+};
+
+const arrowRules = Object.entries(arrows).map(([folder, allowed]) => {
+  const others = Object.keys(arrows).filter((other) => ![folder, ...allowed, ...everywhere].includes(other));
+  const isCore = folder !== 'node';
+  return {
+    files: [`${library}/${folder}/**`],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...bans([
+          listed('packages/frame-juggler'),
+          ...(isCore ? [node] : []),
+          [
+            `^(\\.\\.\\/)+(${others.join('|')})\\/`,
+            `${folder}/ may import only from ${[folder, ...allowed].join(', ')}.`,
+          ],
+        ]),
+      ],
+    },
+  };
+});
 
 export default tseslint.config(
-  { ignores: ['dist', 'out', 'examples/*/dist', 'src/text/generated'] },
+  {
+    ignores: ['**/dist', '**/out', 'packages/cli/examples', `${library}/text/generated`, 'examples/*/dist'],
+  },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {
     rules: {
       '@typescript-eslint/no-invalid-void-type': 'off',
       '@typescript-eslint/no-non-null-assertion': 'off',
-      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       '@typescript-eslint/no-extraneous-class': 'off',
       eqeqeq: 'error',
       'no-console': ['error', { allow: ['error'] }],
     },
   },
+  {
+    // What is awaited by nobody fails unheard.
+    files: ['packages/*/src/**/*.ts', 'tests/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: { '@typescript-eslint/no-floating-promises': 'error', '@typescript-eslint/no-misused-promises': 'error' },
+  },
   ...arrowRules,
+  {
+    files: ['packages/cli/src/**'],
+    rules: { 'no-restricted-syntax': ['error', ...bans([listed('packages/cli')])] },
+  },
   {
     files: ['**/*.mjs', 'bench/**', 'scripts/**'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },

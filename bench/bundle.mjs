@@ -15,7 +15,7 @@ import { mount } from 'frame-juggler/browser';
 mount(defineSketch({ paint: (canvas) => canvas.circle({ at: [320, 180], radius: 80, fill: 'crimson' }) }), '#stage');
 `,
 );
-const dist = path.resolve('dist');
+const dist = path.resolve('packages/frame-juggler/dist');
 const { output } = await build({
   root: folder,
   configFile: false,

@@ -23,7 +23,7 @@ export default defineSketch({
 );
 console.log('Memory while 5,000 frames are rendered (resident, all threads)');
 for (const output of ['%05d.png', 'all.gif']) {
-  const child = spawn(process.execPath, ['dist/cli/juggle.js', 'render', sketch, '-o', path.join(folder, output), '--frames', '0..4999'], { stdio: ['ignore', 'ignore', 'pipe'] }); // prettier-ignore
+  const child = spawn(process.execPath, ['packages/cli/dist/juggle.js', 'render', sketch, '-o', path.join(folder, output), '--frames', '0..4999'], { stdio: ['ignore', 'ignore', 'pipe'] }); // prettier-ignore
   let done = 0;
   child.stderr.on('data', (data) => (done = Number(/(\d+) of/.exec(data)?.[1] ?? done)));
   const readings = [];

@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { Canvas, hsl, rgb } from '../dist/index.js';
-import { fileHost } from '../dist/node/index.js';
+import { Canvas, hsl, rgb } from '../packages/frame-juggler/dist/index.js';
+import { fileHost } from '../packages/frame-juggler/dist/node/index.js';
 import { best, mb, median, ms, row } from './report.mjs';
 
 const count = 100_000;
@@ -35,25 +35,22 @@ const before = process.memoryUsage().heapUsed;
 const frame = recorded(fills['rgb(…)']);
 globalThis.gc();
 row('  the frame, kept', mb(process.memoryUsage().heapUsed - before), 'under 30 MB');
-if (frame.items.length !== count) throw new Error('the frame is not whole');
+if (frame.order.length !== count) throw new Error('the frame is not whole');
 
-// What checking costs: the same recording by the library as it is, and by one whose readers of options check nothing.
+// What checking costs: the same recording by the library as it is, and by one whose schemas and kinds check nothing.
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-bench-'));
-const unchecked = `
-const same = (call, option, value) => value;
-export { same as finite, same as notNegative, same as whole, same as within, same as oneOf, same as flag, same as callable };
-export const point = (call, option, value) => (Array.isArray(value) ? value : [value.x, value.y]);
-export const points = (call, option, value) => value.map((each) => point(call, option, each));
-export const pair = (call, option, value) => (typeof value === 'number' ? [value, value] : value);
-export { pair as lengths };
-export const optionsObject = (call, value) => value;
-export class OptionNames extends Set {}
-export const checkKeys = () => {};
-export const missing = () => {};
-`;
+/** A module of the library with nothing in its checks. */
+function unchecked(file) {
+  const code = readFileSync(file, 'utf8');
+  const without = code
+    .replace(/\n {4}check\(call, options\) \{/, '\n    check() {}\n    checked(call, options) {')
+    .replace('return this.allows(value) ? value : this.refuse(call, option, value);', 'return value;');
+  if (without === code) throw new Error(`${file} has no checks`);
+  return without;
+}
 /** What is recorded, by the name of the work. */
 const works = `
-import { Canvas, rgb, Run } from './dist/index.js';
+import { Canvas, rgb, Run } from './packages/frame-juggler/dist/index.js';
 import quay from './examples/pellan-quay/quay.ts';
 const circles = (fillOf) => (setup, count) => {
   const canvas = new Canvas(setup);
@@ -67,10 +64,10 @@ export async function demo(host) {
   const run = new Run(quay, { host });
   await run.restart();
   const { paint } = run.sketch;
-  const moment = run.moment(run.runningOn);
+  const moment = run.moment(run.stepRandom);
   return (setup, count) => {
     let canvas;
-    for (let items = 0; items < count; items += canvas.finish().items.length) {
+    for (let items = 0; items < count; items += canvas.finish().order.length) {
       canvas = new Canvas({ ...setup, width: 960, height: 540 });
       paint(canvas, moment);
     }
@@ -81,7 +78,7 @@ async function bundled(name, plugins) {
   const outfile = path.join(folder, `${name}.mjs`);
   await build({
     stdin: { contents: works, resolveDir: '.' },
-    alias: { 'frame-juggler': path.resolve('dist/index.js') },
+    alias: { 'frame-juggler': path.resolve('packages/frame-juggler/dist/index.js') },
     bundle: true,
     format: 'esm',
     outfile,
@@ -104,15 +101,19 @@ const withChecks = await bundled('checked', []);
 const without = await bundled('unchecked', [
   {
     name: 'no-checks',
-    setup: (it) => it.onLoad({ filter: /dist\/options\.js$/ }, () => ({ contents: unchecked, loader: 'js' })),
+    setup: (it) =>
+      it.onLoad({ filter: /dist\/schema\/(schema|kind)\.js$/ }, ({ path: file }) => ({
+        contents: unchecked(file),
+        loader: 'js',
+      })),
   },
 ]);
 for (const [name, work] of [
-  ['circles of one colour', 'even'],
+  ['circles of one color', 'even'],
   ['circles of different rgb(…)', 'different'],
   ['the demo, frame after frame', 'demo'],
 ]) {
-  if (withChecks[work](setup, count).items.length !== without[work](setup, count).items.length)
+  if (withChecks[work](setup, count).order.length !== without[work](setup, count).order.length)
     throw new Error('not the same frame');
   // In turns, each first every other time and from an empty heap, and the share of each pair by itself: what else the
   // machine does weighs on both of a pair alike, and neither clears away what the other left.

@@ -1,5 +1,5 @@
 // A PNG sequence of the demo at 1280 x 720, beside the same drawing in headless Chromium, taken out by toBlob; and its
-// GIF beside an encoder that looks for new colours in every frame. Side by side, in turns.
+// GIF beside an encoder that looks for new colors in every frame. Side by side, in turns.
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, statSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
@@ -7,11 +7,11 @@ import path from 'node:path';
 import gifenc from 'gifenc';
 import { chromium } from 'playwright-core';
 import { createServer } from 'vite';
-import { Run } from '../dist/index.js';
-import { GifEncoder, packGifIndices } from '../dist/encode/gif.js';
-import { wordsOf } from '../dist/encode/changes.js';
-import { fileHost, loadSketch } from '../dist/node/index.js';
-import { RasterSurface } from '../dist/raster/surface.js';
+import { Run } from '../packages/frame-juggler/dist/index.js';
+import { GifEncoder, packGifIndices } from '../packages/frame-juggler/dist/formats/gif.js';
+import { wordsOf } from '../packages/frame-juggler/dist/formats/changes.js';
+import { fileHost, loadSketch } from '../packages/frame-juggler/dist/node/index.js';
+import { RasterSurface } from '../packages/frame-juggler/dist/surfaces/raster/surface.js';
 import { row } from './report.mjs';
 
 const frames = Number(process.env.FRAMES ?? 240);
@@ -22,7 +22,7 @@ const density = 720 / 540;
 
 function ours(...options) {
   const began = performance.now();
-  execFileSync(process.execPath, ['dist/cli/juggle.js', 'render', sketch, '--frames', `0..${frames - 1}`, '--density', String(density), '-q', '--overwrite', ...options]); // prettier-ignore
+  execFileSync(process.execPath, ['packages/cli/dist/juggle.js', 'render', sketch, '--frames', `0..${frames - 1}`, '--density', String(density), '-q', '--overwrite', ...options]); // prettier-ignore
   return frames / seconds(began);
 }
 
@@ -32,7 +32,7 @@ const server = await createServer({
   root: process.cwd(),
   server: { host: '127.0.0.1', port: 0 },
   optimizeDeps: { noDiscovery: true, include: [] },
-  resolve: { alias: { 'frame-juggler': path.resolve('dist/index.js') } },
+  resolve: { alias: { 'frame-juggler': path.resolve('packages/frame-juggler/dist/index.js') } },
   plugins: [{ name: 'page', configureServer: (it) => void it.middlewares.use('/bench.html', (_, answer) => answer.setHeader('content-type', 'text/html').end('<canvas></canvas>')) }],
 }); // prettier-ignore
 await server.listen();
@@ -49,8 +49,8 @@ const theirs = () =>
     async ({ count, scale }) => {
       const [{ default: quay }, { Run: PageRun }, { Canvas2dSurface }] = await Promise.all([
         import('/examples/pellan-quay/quay.ts'),
-        import('/dist/index.js'),
-        import('/dist/browser/canvas2d.js'),
+        import('/packages/frame-juggler/dist/index.js'),
+        import('/packages/frame-juggler/dist/surfaces/canvas2d/surface.js'),
       ]);
       const canvas = document.querySelector('canvas');
       const surface = new Canvas2dSurface(canvas);
@@ -118,7 +118,7 @@ for (let round = 0; round < 3; round++) [our, their] = [Math.max(our, gif().rate
 const size = (bytes) => `${(bytes / 1e6).toFixed(2)} MB`;
 console.log(`${few} of them as GIF, from pictures that are drawn already`);
 row('  ours', rate(our), size(a.bytes));
-row('  new colours in every frame', rate(their), size(b.bytes));
+row('  new colors in every frame', rate(their), size(b.bytes));
 row('  ratio', (our / their).toFixed(2), 'at least 3');
 const whole = ours('-o', path.join(folder, 'all.gif'));
 row('  juggle render to GIF, whole process', rate(whole), size(statSync(path.join(folder, 'all.gif')).size));

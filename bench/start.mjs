@@ -18,7 +18,14 @@ export default defineSketch({
 `,
 );
 const render = () =>
-  execFileSync(process.execPath, ['dist/cli/juggle.js', 'render', sketch, '-o', path.join(folder, 'buoy.png'), '-q']);
+  execFileSync(process.execPath, [
+    'packages/cli/dist/juggle.js',
+    'render',
+    sketch,
+    '-o',
+    path.join(folder, 'buoy.png'),
+    '-q',
+  ]);
 console.log('Rendering a small sketch, whole process');
 row('  juggle render buoy.ts -o buoy.png', ms(median(render, { warm: 1, runs: 7 })), 'under 1000 ms');
 rmSync(folder, { recursive: true });

@@ -1,27 +1,32 @@
-// Compiles src/ to dist/, file by file; packs what comes from big packages; copies what a compiler leaves alone.
+// Compiles both packages, file by file; packs what comes from big packages; copies what a compiler leaves alone.
 import { execFileSync } from 'node:child_process';
-import { chmodSync, cpSync, existsSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, copyFileSync, cpSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { build } from 'esbuild';
 
+process.chdir(path.resolve(import.meta.dirname, '..'));
+const library = 'packages/frame-juggler';
+const cli = 'packages/cli';
 /** The files that speak to packages of many files, or of another module system: each is packed together with its own. */
 const packed = [
   'paint/culori.js',
   'paint/culori-mix.js',
   'text/read-font.js',
   'sketch/decode-picture.js',
-  'encode/quantize.js',
-  'svg/picture-data.js',
+  'sketch/table.js',
+  'formats/quantize.js',
+  'surfaces/svg/picture-data.js',
 ];
 
-rmSync('dist', { recursive: true, force: true });
 await import('./fonts.mjs');
-execFileSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.build.json'], { stdio: 'inherit' });
-rmSync('dist/core-env.d.ts', { force: true });
-
+for (const folder of [library, cli]) {
+  rmSync(`${folder}/dist`, { recursive: true, force: true });
+  // The command is compiled against the library's own declarations, as it is used.
+  execFileSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', `${folder}/tsconfig.build.json`], { stdio: 'inherit' }); // prettier-ignore
+}
 const packages = new Set();
 for (const file of packed) {
-  const entry = path.resolve('dist', file);
+  const entry = path.resolve(library, 'dist', file);
   const { metafile } = await build({
     entryPoints: [entry],
     outfile: entry,
@@ -48,14 +53,16 @@ for (const file of packed) {
     if (found) packages.add(found[1]);
   }
 }
-const licences = [...packages].sort().map((folder) => {
+const licenses = [...packages].sort().map((folder) => {
   const { name, version, license } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8'));
   const file = readdirSync(folder).find((entry) => /^licen[cs]e/i.test(entry));
   return `${name} ${version} (${license})\n\n${file ? readFileSync(`${folder}/${file}`, 'utf8').trim() : ''}\n`;
 });
-writeFileSync('dist/THIRD-PARTY-LICENCES.txt', licences.join(`\n${'-'.repeat(80)}\n\n`));
-
-for (const file of ['viewer/index.html', 'viewer/viewer.css', 'text/generated/OFL.txt'])
-  if (existsSync(`src/${file}`)) cpSync(`src/${file}`, `dist/${file}`);
-chmodSync('dist/cli/juggle.js', 0o755);
-writeFileSync('dist/.built', '');
+writeFileSync(`${library}/dist/THIRD-PARTY-LICENSES.txt`, licenses.join(`\n${'-'.repeat(80)}\n\n`));
+cpSync(`${library}/src/text/generated/OFL.txt`, `${library}/dist/text/generated/OFL.txt`);
+for (const file of ['index.html', 'viewer.css']) cpSync(`${cli}/src/viewer/${file}`, `${cli}/dist/viewer/${file}`);
+rmSync(`${cli}/examples`, { recursive: true, force: true });
+cpSync('examples', `${cli}/examples`, { recursive: true, filter: (file) => !/\/(dist|out)$/.test(file) });
+for (const folder of [library, cli]) copyFileSync('LICENSE', `${folder}/LICENSE`);
+chmodSync(`${cli}/dist/juggle.js`, 0o755);
+writeFileSync(`${library}/dist/.built`, '');

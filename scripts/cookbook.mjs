@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 
 const juggle = (...args) =>
-  execFileSync(process.execPath, ['dist/cli/juggle.js', ...args], { stdio: ['ignore', 'ignore', 'inherit'] });
+  execFileSync(process.execPath, ['packages/cli/dist/juggle.js', ...args], { stdio: ['ignore', 'ignore', 'inherit'] });
 const source = readFileSync('examples/cookbook/recipes.ts', 'utf8');
 const recipes = [...source.matchAll(/^ {2}'(.+)'\(canvas\) \{\n([\s\S]*?)^ {2}\},$/gm)].map(([, title, body]) => ({
   title,

@@ -1,5 +1,5 @@
 // Lets Jest read TypeScript, by the same package that lets Node read sketches.
-import { transformSync } from 'oxc-transform';
+import { transformSync } from 'rolldown/utils';
 
 export default {
   process(source, file) {

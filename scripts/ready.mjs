@@ -10,8 +10,13 @@ if (time('node_modules/.package-lock.json') < time('package-lock.json')) {
   console.log('Installing packages …');
   run('npm', 'ci', '--no-audit', '--no-fund');
 }
-const sources = readdirSync('src', { recursive: true }).map((file) => `src/${file}`);
-if (Math.max(...['package.json', 'tsconfig.build.json', ...sources].map(time)) > time('dist/.built')) {
+const sources = ['packages/frame-juggler/src', 'packages/cli/src', 'examples'].flatMap((folder) =>
+  readdirSync(folder, { recursive: true }).map((file) => `${folder}/${file}`),
+);
+if (
+  Math.max(...['package.json', 'tsconfig.json', 'scripts/build.mjs', ...sources].map(time)) >
+  time('packages/frame-juggler/dist/.built')
+) {
   console.log('Building …');
   run(process.execPath, 'scripts/build.mjs');
 }

@@ -7,22 +7,22 @@ import { execFileSync } from 'node:child_process';
 import { chromium } from 'playwright-core';
 import { createServer } from 'vite';
 
-const juggle = path.resolve('dist/cli/juggle.js');
+const juggle = path.resolve('packages/cli/dist/juggle.js');
 const shot = (name) => path.resolve('docs/screenshots', `${name}.png`);
 
 const render = (sketch, name, ...options) =>
   execFileSync(process.execPath, [juggle, 'render', `examples/${sketch}.ts`, '-o', shot(name), ...options]);
-render('pellan-quay/quay', 'demo', '--at', '5.6', '--density', '1.3');
+render('pellan-quay/quay', 'demo', '--seconds', '5.6', '--density', '1.3');
 render('shapes/shapes', 'shapes', '--density', '1.3');
-render('lighthouse/lighthouse', 'lighthouse', '--at', '1.2', '--density', '1.3');
+render('lighthouse/lighthouse', 'lighthouse', '--seconds', '1.2', '--density', '1.3');
 render('harbour-chart/chart', 'harbour-chart', '--density', '1.3');
-render('signal-flags/flags', 'signal-flags', '--at', '1.2', '--density', '1.3');
-render('wakes/wakes', 'wakes', '--at', '8.6', '--density', '1.3');
-render('crane/crane', 'crane', '--at', '6.1', '--density', '1.3');
-render('rain/rain', 'rain', '--at', '3', '--density', '1.3');
-render('tide/tide', 'tide', '--at', '10', '--density', '1.3');
-render('watch/watch', 'watch', '--at', '6.5', '--density', '1.3');
-render('bunting/bunting', 'bunting', '--at', '1', '--density', '1.7');
+render('signal-flags/flags', 'signal-flags', '--seconds', '1.2', '--density', '1.3');
+render('wakes/wakes', 'wakes', '--seconds', '8.6', '--density', '1.3');
+render('crane/crane', 'crane', '--seconds', '6.1', '--density', '1.3');
+render('rain/rain', 'rain', '--seconds', '3', '--density', '1.3');
+render('tide/tide', 'tide', '--seconds', '10', '--density', '1.3');
+render('watch/watch', 'watch', '--seconds', '6.5', '--density', '1.3');
+render('bunting/bunting', 'bunting', '--seconds', '1', '--density', '1.7');
 execFileSync(process.execPath, [juggle, 'strip', 'examples/pellan-quay/quay.ts', '-o', shot('strip'), '--count', '12']);
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-shots-'));

@@ -2,15 +2,40 @@ import { execFile } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Canvas, rasterize, SketchError, type CanvasSetup, type Frame, type Picture } from '../src/index.ts';
+import {
+  Canvas,
+  itemsOf,
+  rasterize,
+  SketchError,
+  type CanvasSetup,
+  type Frame,
+  type Item,
+  type Picture,
+} from '../packages/frame-juggler/src/index.ts';
 
 const white = -1;
 
-/** What `paint` records on a white canvas. */
-export function record(paint: (canvas: Canvas) => void, setup: Partial<CanvasSetup> = {}): Frame {
+/** An item as plain data of its own: its outline as a list, whatever stands beside it in the frame. */
+export interface PlainItem extends Omit<Item, 'outlines' | 'start' | 'end' | 'path'> {
+  readonly path: number[];
+}
+
+/** The items of a frame in painter's order. */
+export function plainItems(frame: Frame): PlainItem[] {
+  return itemsOf(frame).map((item) => {
+    const { outlines: _outlines, start: _start, end: _end, ...rest } = item;
+    return { ...rest, path: Array.from(item.path) };
+  });
+}
+
+export type Recorded = Frame & { readonly items: readonly PlainItem[] };
+
+/** What `paint` records on a white canvas, and its items in painter's order. */
+export function record(paint: (canvas: Canvas) => void, setup: Partial<CanvasSetup> = {}): Recorded {
   const canvas = new Canvas({ width: 100, height: 100, density: 1, background: white, carry: 0, ...setup });
   paint(canvas);
-  return canvas.finish();
+  const frame = canvas.finish();
+  return { ...frame, items: plainItems(frame) };
 }
 
 /** What `paint` looks like on a white canvas. */
@@ -48,7 +73,7 @@ export function temporaryFolder(files: Record<string, string> = {}): { path: str
   return { path: folder, remove: () => rmSync(folder, { recursive: true, force: true }) };
 }
 
-const juggleFile = path.resolve('dist/cli/juggle.js');
+const juggleFile = path.resolve('packages/cli/dist/juggle.js');
 
 export interface Outcome {
   readonly code: number;

@@ -42,7 +42,7 @@ function line(canvas: Canvas, depth: number, progress: number, noise: Noise, win
     top + sag * 4 * t * (1 - t) - sag / 2 + wind * size * 0.12 * noise.loop(progress, t * 3, depth * 9, 1.2),
   ];
   const points = Array.from({ length: 60 }, (_, i) => at(i / 59));
-  canvas.curve({ points, stroke: { color: '#4a4e69', width: mix(1, 2.6, depth) } });
+  canvas.spline({ points, stroke: { color: '#4a4e69', width: mix(1, 2.6, depth) } });
   for (let i = 0; i < flags; i++) {
     const t = (i + 0.5) / flags;
     const [x, y] = at(t);

@@ -61,7 +61,7 @@ export const recipes: Readonly<Record<string, (canvas: Canvas) => void>> = {
       canvas.group({ rotate: degrees, about: hinge }, () => {
         canvas.rect({ from: hinge, to: [240, 160], fill: 'orange', stroke: 'saddlebrown' });
       });
-    canvas.point({ at: hinge, size: 12 });
+    canvas.dot({ at: hinge, size: 12 });
   },
 
   'Isolate: nothing of a group reaches what follows'(canvas) {
@@ -87,7 +87,7 @@ export const recipes: Readonly<Record<string, (canvas: Canvas) => void>> = {
     });
     for (let i = 0; i < 5; i++) {
       const left = (i % 2) * 16;
-      canvas.image(sheet, {
+      canvas.picture(sheet, {
         at: [40 + i * 60, 100],
         size: 56,
         crop: { from: [left, 0], to: [left + 16, 16] },

@@ -13,7 +13,7 @@ export default defineSketch({
   canvas: { width: columns * width, height: Math.ceil(names.length / columns) * height, background: '#e4dcc8' },
   still: true,
   assets: Object.fromEntries(
-    names.map((_, i) => [`recipe${i}`, asset.image(new URL(`./out/${i}.png`, import.meta.url))]),
+    names.map((_, i) => [`recipe${i}`, asset.picture(new URL(`./out/${i}.png`, import.meta.url))]),
   ),
   paint(canvas, { assets }) {
     names.forEach((name, index) => {
@@ -27,7 +27,7 @@ export default defineSketch({
           lineHeight: 1,
           fill: '#14324a',
         });
-        canvas.image(assets[`recipe${index}`], { from: [10, 38], to: [310, 225.5] });
+        canvas.picture(assets[`recipe${index}`], { from: [10, 38], to: [310, 225.5] });
       });
     });
   },

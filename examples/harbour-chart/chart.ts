@@ -78,7 +78,7 @@ function town(canvas: Canvas): void {
 function fairway(canvas: Canvas): void {
   const [x, y] = shore(330);
   const middle = [[x + 30, y + 6], [x + 150, y + 34], [x + 290, y + 20], [940, y + 70]] as const; // prettier-ignore
-  canvas.curve({ points: middle, stroke: { color: magenta, width: 1.6, dash: [14, 6, 3, 6] } });
+  canvas.spline({ points: middle, stroke: { color: magenta, width: 1.6, dash: [14, 6, 3, 6] } });
   canvas.text('Fairway 4.5 m', { at: [x + 346, y + 12], anchor: 'bottom', size: 15, fill: magenta, rotate: 4 });
   for (const [bx, by, color, side] of [
     [x + 110, y - 4, '#2f8f5b', 1],

@@ -80,7 +80,7 @@ function sea(canvas: Canvas, seconds: number): void {
 }
 
 function rock(canvas: Canvas): void {
-  canvas.curve({
+  canvas.spline({
     points: [[430, 352], [500, 316], [560, 300], [640, 292], [700, 304], [770, 322], [850, 352], [640, 372]],
     closed: true,
     tension: 0.4,

@@ -17,7 +17,7 @@ for (const sketch of [quay, watch, lighthouse, wakes, flags, chart]) {
   caption.append(`${sketch.title} `, button);
   main.append(figure);
   const player = mount(sketch, figure, {
-    onChange: ({ playing }) => (button.textContent = playing ? 'Pause' : 'Play'),
+    onFrame: ({ playing }) => (button.textContent = playing ? 'Pause' : 'Play'),
   });
   button.addEventListener('click', () => (player.playing ? player.pause() : player.play()));
   figure.append(caption);

@@ -133,7 +133,7 @@ function headland(canvas: Canvas, { night }: Scene, random: Random): void {
       canvas.polygon({ points: [[-width / 2 - 2, -height], [width / 2 + 2, -height], [0, -height - 9]], fill: roof }); // prettier-ignore
       for (let y = -height + 5; y < -3; y += 7)
         for (const side of [-0.22, 0.22])
-          if (random.chance(0.75))
+          if (random.likely(0.75))
             canvas.rect({ at: [side * width, y], size: [3, 4], fill: colorMix('#5b6470', '#ffd98a', night) });
     });
   }

@@ -42,7 +42,7 @@ export default defineSketch({
     const gulls: Gull[] = random.times(11, () => ({
       x: (x += random.between(42, 96)),
       size: random.between(0.85, 1.2),
-      facing: random.chance(0.3) ? 1 : -1,
+      facing: random.likely(0.3) ? 1 : -1,
       restless: random.between(0, 10),
     }));
     return { drops, gulls, rings: [] as Ring[] };

@@ -6,7 +6,7 @@ import { boundsOf, defineShape, defineSketch, measureText, picture, type Canvas 
 const ink = '#14324a';
 const fish = defineShape({
   name: 'fish',
-  defaults: { length: 84 },
+  options: { length: 84 },
   outline({ length }, path) {
     path.moveTo(-length / 2, 0).quadraticCurveTo(-4, -length / 2.4, length / 3.4, -3);
     path
@@ -34,7 +34,7 @@ const zigzag = [[-48, 22], [-16, -26], [14, 24], [48, -20]] as const; // prettie
 function cells(): Cell[] {
   const words = measureText('Quay', { size: 40, weight: 'bold' });
   return [
-    ['point', (c) => c.point({ at: [0, 0], size: 14 }), [-7, -7, 7, 7]],
+    ['point', (c) => c.dot({ at: [0, 0], size: 14 }), [-7, -7, 7, 7]],
     [
       'line',
       (c) => c.line({ from: [-48, -24], to: [48, 24] }),
@@ -74,11 +74,11 @@ function cells(): Cell[] {
     ],
     [
       'arc center',
-      (c) => c.arc({ at: [0, 0], radius: 36, start: 30, end: 330, close: 'center' }),
-      box(boundsOf('arc', { at: [0, 0], radius: 36, start: 30, end: 330, close: 'center' })),
+      (c) => c.arc({ at: [0, 0], radius: 36, start: 30, end: 330, close: 'sector' }),
+      box(boundsOf('arc', { at: [0, 0], radius: 36, start: 30, end: 330, close: 'sector' })),
     ],
-    ['curve', (c) => c.curve({ points: zigzag }), box(boundsOf('curve', { points: zigzag }))],
-    ['curve closed', (c) => c.curve({ points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }), box(boundsOf('curve', { points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }))], // prettier-ignore
+    ['curve', (c) => c.spline({ points: zigzag }), box(boundsOf('spline', { points: zigzag }))],
+    ['curve closed', (c) => c.spline({ points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }), box(boundsOf('spline', { points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }))], // prettier-ignore
     [
       'path',
       (c) => c.path({ data: 'M-44 8 q22 -60 44 -14 t44 -8 v30 a44 16 0 0 1 -88 0 z' }),
@@ -91,7 +91,7 @@ function cells(): Cell[] {
     ],
     [
       'image',
-      (c) => c.image(pennant, { at: [0, 0], size: [96, 64], smooth: false, stroke: 'none' }),
+      (c) => c.picture(pennant, { at: [0, 0], size: [96, 64], smooth: false, stroke: 'none' }),
       [-48, -32, 48, 32],
     ],
     ['shape', (c) => c.shape(fish, { at: [0, 0] }), box(boundsOf(fish, { at: [0, 0] }))],

@@ -18,7 +18,7 @@ export default defineSketch({
   canvas: { width: 900, height: 480, background: '#bfe0e6' },
   frameRate: 30,
   duration: 6,
-  assets: { sheet: asset.image(new URL('./data/signal-flags.png', import.meta.url)) },
+  assets: { sheet: asset.picture(new URL('./data/signal-flags.png', import.meta.url)) },
   paint(canvas, { seconds, assets }) {
     canvas.rect({
       from: [0, 0],
@@ -32,7 +32,7 @@ export default defineSketch({
       fly(canvas, assets.sheet, letter, [120, 44 + index * 62], 56, seconds - index * 0.3),
     );
     canvas.text('The sheet', { at: [560, 36], size: 22, fill: '#14324a', weight: 'bold' });
-    canvas.image(assets.sheet, { from: [320, 62], to: [800, 400], smooth: false });
+    canvas.picture(assets.sheet, { from: [320, 62], to: [800, 400], smooth: false });
     for (let index = 0; index < 26; index++)
       canvas.text(String.fromCharCode(65 + index), {
         at: [360 + (index % columns) * 80, 131 + Math.floor(index / columns) * 67.6],
@@ -57,7 +57,7 @@ function fly(
   for (let i = 0; i < cell; i++) {
     const loose = i / cell;
     const lift = swing(seconds - loose * 0.9, 1.5, -7, 7) * loose;
-    canvas.image(sheet, {
+    canvas.picture(sheet, {
       from: [x + i * strip, y + lift],
       to: [x + (i + 1) * strip + 0.6, y + size + lift],
       crop: { from: [from[0] + i, from[1]], to: [from[0] + i + 1, from[1] + cell] },

@@ -7,7 +7,7 @@ import {
   linearGradient,
   mix,
   radialGradient,
-  sequence,
+  scenes,
   swing,
   type Canvas,
   type Moment,
@@ -54,12 +54,12 @@ export default defineSketch({
   },
   paint(canvas, moment, state) {
     const { seconds, pointer } = moment;
-    const scenes = [day, night].map((draw) => (onto: Canvas) => draw(onto, moment, state));
+    const watches = [day, night].map((draw) => (onto: Canvas) => draw(onto, moment, state));
     // The watch that ends fades into the one that begins.
-    const [from, to] = state.night ? scenes : [scenes[1], scenes[0]];
-    sequence([
-      { length: 1, paint: from },
-      { length: 10, fade: 1, paint: to },
+    const [from, to] = state.night ? watches : [watches[1], watches[0]];
+    scenes([
+      { duration: 1, paint: from },
+      { duration: 10, fade: 1, paint: to },
     ]).paint(canvas, Math.min(state.since, 8));
     if (pointer.inside) ring(canvas, aim(pointer, seconds), state.night);
   },

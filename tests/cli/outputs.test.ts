@@ -102,7 +102,7 @@ describe('many frames', () => {
     writeFileSync(at('encoder'), '#!/usr/bin/env node\nprocess.stdin.pipe(require("fs").createWriteStream(process.argv.at(-1)));\n');
     chmodSync(at('encoder'), 0o755);
     const env = { ...process.env, JUGGLE_ENCODER: at('encoder') };
-    const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'render', 'wakes.ts', '-o', 'all.mp4', '--frames', '0..7', '--chroma', '444'], { cwd: folder.path, env });
+    const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', 'all.mp4', '--frames', '0..7', '--chroma', '444'], { cwd: folder.path, env });
     expect(await new Promise((resolve) => child.on('close', resolve))).toBe(0);
     expect(bytes('all.mp4').equals(bytes('all.y4m'))).toBe(true);
   }); // prettier-ignore
@@ -124,7 +124,7 @@ describe('many frames', () => {
 describe('when it cannot be done', () => {
   test('a step that throws: one message with its line, and the frames before it', async () => {
     const { code, err } = await run('render', 'throws.ts', '-o', 'bad/%02d.png');
-    expect([code, err]).toEqual([2, 'juggle: Error: squall (throws.ts:5:68, frame 57). bad/00.png to bad/56.png are there: --resume goes on\n']);
+    expect([code, err]).toEqual([2, 'juggle: Error: squall (throws.ts:5:68, frame 57). bad/00.png to bad/56.png are there: --resume continues\n']);
     expect(frames('bad')).toHaveLength(57);
     const gif = await run('render', 'throws.ts', '-o', 'bad.gif');
     expect(gif.err).toContain('Nothing was written to bad.gif');
@@ -135,8 +135,8 @@ describe('when it cannot be done', () => {
     [['stuck.ts', '-o', 'x.png', '--frame', '5', '--patience', '0.3'], 'Wakes & "trails": frame 3 never finished: step was stopped after 0.3 s; look for a loop that never ends, or give it longer with --patience'],
     [['waits.ts', '-o', 'x.png', '--patience', '0.3'], 'Untitled sketch: frame 0 never finished: start was stopped after 0.3 s; look for a loop that never ends, or give it longer with --patience'],
     [['endless.ts', '-o', 'x.gif'], 'Untitled sketch has no duration, so it has no end; expected --frames A..B, for example --frames 0..119, or a duration in the sketch'],
-    [['wakes.ts', '-o', 'x.gif', '--frame', '3'], 'x.gif holds many frames, but one was asked for; expected --frames A..B, or a .png or .svg'],
-    [['wakes.ts', '-o', 'x.png', '--frames', '1..3'], 'x.png holds one frame, but --frames asks for several; expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm'],
+    [['wakes.ts', '-o', 'x.gif', '--frame', '3'], 'x.gif holds many frames, but one was asked for; expected a range of frames, or a .png or .svg'],
+    [['wakes.ts', '-o', 'x.png', '--frames', '1..3'], 'x.png holds one frame, but several were asked for; expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm'],
     [['wakes.ts', '-o', 'x.gfi'], 'x.gfi is not a kind of file that can be written; did you mean "gif"?'],
     [['wakes.ts', '-o', 'nowhere/x.gif'], 'nowhere/x.gif could not be written: nowhere is not there'],
     [['wakes.ts', '-o', 'x.png', '--dial', 'szie=4'], 'dials: there is no dial "szie"; did you mean "size"?'],
@@ -154,7 +154,7 @@ describe('when it cannot be done', () => {
   test('killed at any moment: what is there is whole', async () => {
     for (const [output, after] of [['killed/%02d.png', 700], ['killed/all.gif', 800], ['killed/all.apng', 900]] as const) {
       mkdirSync(at('killed'), { recursive: true });
-      const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'render', 'wakes.ts', '-o', output, '--density', '8', '-q'], { cwd: folder.path });
+      const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', output, '--density', '8', '-q'], { cwd: folder.path });
       await new Promise((resolve) => setTimeout(resolve, after));
       child.kill('SIGKILL');
       await new Promise((resolve) => child.on('close', resolve));
@@ -167,13 +167,13 @@ describe('when it cannot be done', () => {
   }, 30_000); // prettier-ignore
 
   test('Ctrl-C stops it cleanly and says what is there', async () => {
-    const child = spawn(process.execPath, [path.resolve('dist/cli/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--workers', '1'], { cwd: folder.path });
+    const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--workers', '1'], { cwd: folder.path });
     let err = '';
     child.stderr.on('data', (data: Buffer) => (err += data.toString()));
     for (let i = 0; i < 1000 && !existsSync(at('stopped/02.png')); i++) await new Promise((resolve) => setTimeout(resolve, 20));
     child.kill('SIGINT');
     expect(await new Promise((resolve) => child.on('close', resolve))).toBe(130);
-    expect(err).toMatch(/juggle: stopped\. stopped\/00\.png to stopped\/\d\d\.png are there: --resume goes on\n$/);
+    expect(err).toMatch(/juggle: stopped\. stopped\/00\.png to stopped\/\d\d\.png are there: --resume continues\n$/);
     expect(err).toContain(`stopped/${frames('stopped').at(-1)!} `);
   }); // prettier-ignore
 });
@@ -191,7 +191,7 @@ describe('what a person chooses', () => {
 
   test('a strip of frames, evenly spread or picked', async () => {
     const { out } = await run('strip', 'wakes.ts', '-o', 'strip.png', '--count', '4', '--tile', '120');
-    expect(out).toBe('Wrote strip.png: Wakes & "trails", 4 frames (0, 20, 39, 59), 560 × 143 pixels, seed 1\n');
+    expect(out).toBe('Wrote strip.png: Wakes & "trails", 4 frames (0, 20, 39, 59), seed 1, 560 × 143 pixels\n');
     const { width, height, data } = decode(bytes('strip.png'));
     expect([width, height]).toEqual([560, 143]);
     // The first tile is the first frame at that size, its corner a margin away from the sheet's.
@@ -199,6 +199,18 @@ describe('what a person chooses', () => {
     for (let y = 0; y < tile.height; y++)
       expect([...data.subarray(((y + 16) * width + 16) * 3, ((y + 16) * width + 16 + 120) * 3)]).toEqual([...tile.data.subarray(y * 360, y * 360 + 360)]);
     const picked = await run('strip', 'trails.ts', '-o', 'picked.png', '--pick', '7,3', '--json');
-    expect(JSON.parse(picked.out)).toMatchObject({ frames: [7, 3], seed: 1 });
+    expect(JSON.parse(picked.out)).toMatchObject({ frames: [7, 3], seeds: [1] });
   }); // prettier-ignore
+
+  test('a strip of seeds, and a seed that is new each time', async () => {
+    const { out } = await run('strip', 'trails.ts', '-o', 'seeds.png', '--seeds', '3..5', '--frame', '4', '--json');
+    expect(JSON.parse(out)).toMatchObject({ frames: [4], seeds: [3, 4, 5] });
+    const seed = async (): Promise<number> =>
+      (
+        JSON.parse((await run('render', 'trails.ts', '-o', 'new.png', '--seed', 'new', '--json')).out) as {
+          seed: number;
+        }
+      ).seed;
+    expect(await seed()).not.toBe(await seed());
+  });
 });

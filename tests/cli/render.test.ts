@@ -39,7 +39,7 @@ const written = (name: string): Buffer => readFileSync(path.join(folder.path, na
 
 describe('juggle render', () => {
   test('writes one frame of a sketch that lies anywhere, without a package.json', async () => {
-    const { code, out, err } = await run('render', 'buoy.ts', '-o', 'buoy.png', '--at', '2');
+    const { code, out, err } = await run('render', 'buoy.ts', '-o', 'buoy.png', '--seconds', '2');
     expect([code, err]).toEqual([0, '']);
     expect(out).toBe('Wrote buoy.png: Buoy, frame 20, 60 × 40 pixels, seed 1, 1 kB\n');
     const { width, height, channels, data, text } = decode(written('buoy.png'));
@@ -89,7 +89,7 @@ describe('juggle render', () => {
     [['buoy.ts'], "juggle: required option '-o, --output <file>' not specified\n"],
     [['buoy.ts', '-o', 'x.png', '--frame', '-1'], "juggle: option '--frame <n>' argument '-1' is invalid. Expected a whole number, 0 or more.\n"],
     [['buoy.ts', '-o', 'x.png', '--sead', '1'], "juggle: unknown option '--sead'\n(Did you mean --seed?)\n"],
-    [['buoy.ts', '-o', 'x.png', '--frame', '1', '--at', '1'], "juggle: option '--frame <n>' cannot be used with option '--at <seconds>'\n"],
+    [['buoy.ts', '-o', 'x.png', '--frame', '1', '--seconds', '1'], "juggle: option '--frame <n>' cannot be used with option '--seconds <s>'\n"],
   ]; // prettier-ignore
   mkdirSync(path.join(folder.path, 'taken.png'));
 

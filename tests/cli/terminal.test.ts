@@ -24,7 +24,7 @@ const run = (...args: string[]): ReturnType<typeof juggle> => juggle(folder.path
 
 describe('a long job', () => {
   test('shows a bar on a terminal, with its rate and the time left, and gives the cursor back', () => {
-    const command = `${process.execPath} ${path.resolve('dist/cli/juggle.js')} render slow.ts -o bar/%02d.png`;
+    const command = `${process.execPath} ${path.resolve('packages/cli/dist/juggle.js')} render slow.ts -o bar/%02d.png`;
     execFileSync('script', ['-qec', `stty cols 100; ${command}`, at('terminal')], { cwd: folder.path, stdio: 'ignore' });
     const shown = readFileSync(at('terminal'), 'utf8');
     const bars = [...shown.matchAll(/[█░]{30} (\d+)\/40 frames · [\d.]+ frames\/s · \d+ s left/g)].map(([, done]) => Number(done));
@@ -45,7 +45,7 @@ describe('a long job', () => {
 
   test('says nothing when told to be quiet, and facts to a program', async () => {
     expect(await run('render', 'slow.ts', '-o', 'quiet/%02d.png', '--frames', '0..12', '-q')).toMatchObject({ out: '', err: '' });
-    const { out } = await run('render', 'slow.ts', '-o', 'facts.png', '--at', '1.5', '--seed', '9', '--json');
+    const { out } = await run('render', 'slow.ts', '-o', 'facts.png', '--seconds', '1.5', '--seed', '9', '--json');
     const bytes = readFileSync(at('facts.png')).length;
     expect(JSON.parse(out)).toEqual({ output: 'facts.png', title: 'Slow boat', frames: [15, 15], count: 1, width: 40, height: 30, frameRate: 10, seed: 9, bytes });
   }); // prettier-ignore

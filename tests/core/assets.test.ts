@@ -11,7 +11,7 @@ import {
   type Asset,
   type Font,
   type Picture,
-} from '../../src/index.ts';
+} from '../../packages/frame-juggler/src/index.ts';
 
 /** Loads one asset from bytes, as a run does before `start`. */
 async function loaded<Value>(made: (url: URL) => Asset<Value>, bytes: Uint8Array): Promise<Value> {
@@ -25,11 +25,13 @@ async function loaded<Value>(made: (url: URL) => Asset<Value>, bytes: Uint8Array
   await new Run(sketch, { host: { read: () => Promise.resolve(bytes) } }).restart();
   return found as Value;
 }
-const colors = ({ width, height, get }: Picture, picture: Picture): string[] =>
-  Array.from({ length: width * height }, (_, i) => get.call(picture, i % width, Math.floor(i / width)).toString());
+const colors = (picture: Picture): string[] =>
+  Array.from({ length: picture.width * picture.height }, (_, i) =>
+    picture.colorAt(i % picture.width, Math.floor(i / picture.width)).toString(),
+  );
 const image = async (bytes: Uint8Array): Promise<string[]> => {
-  const picture = await loaded(asset.image, bytes);
-  return colors(picture, picture);
+  const picture = await loaded(asset.picture, bytes);
+  return colors(picture);
 };
 
 describe('pictures from files', () => {

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { pathBox } from '../../src/geometry/path.ts';
-import { Canvas, rgb, type Frame } from '../../src/index.ts';
-import { errorOf, record } from '../helpers.ts';
+import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
+import { Canvas, rgb } from '../../packages/frame-juggler/src/index.ts';
+import { errorOf, record, type Recorded } from '../helpers.ts';
 
-const boxOf = (frame: Frame, index = 0): number[] => {
+const boxOf = (frame: Recorded, index = 0): number[] => {
   const item = frame.items[index];
   const { left, top, right, bottom } = pathBox(item.path, item.transform);
   return [left, top, right, bottom];
@@ -81,10 +81,10 @@ describe('the state and its stack', () => {
     record((canvas) => {
       canvas.translate([10, 20]);
       canvas.rotate(90);
-      expect(canvas.toCanvas([5, 0])).toEqual([10, 25]);
-      expect(canvas.toLocal({ x: 10, y: 25 })).toEqual([5, 0]);
+      expect(canvas.toCanvas([5, 0])).toEqual({ x: 10, y: 25 });
+      expect(canvas.toLocal({ x: 10, y: 25 })).toEqual({ x: 5, y: 0 });
       canvas.scale(0);
-      expect(canvas.toLocal([1, 1])).toEqual([NaN, NaN]);
+      expect(canvas.toLocal([1, 1])).toEqual({ x: NaN, y: NaN });
     });
   });
 });
@@ -136,7 +136,7 @@ describe('where shapes go', () => {
 });
 
 describe('style', () => {
-  test('auto strokes what has no inside, in the fill colour, and nothing else', () => {
+  test('auto strokes what has no inside, in the fill color, and nothing else', () => {
     const { items } = record((canvas) => {
       canvas.style({ fill: 'teal' });
       canvas.line({ from: [0, 0], to: [9, 9] });

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { colorMix, grey, hsl, oklch, ramp, rgb } from '../../src/index.ts';
-import { readColor } from '../../src/paint/color.ts';
+import { colorMix, gray, hsl, oklch, ramp, rgb } from '../../packages/frame-juggler/src/index.ts';
+import { readColor } from '../../packages/frame-juggler/src/paint/color.ts';
 
 const css = (text: string): string => readColor('test', 'fill', text).toString();
 
-describe('colours', () => {
+describe('colors', () => {
   test.each([
     ['rebeccapurple', '#663399'],
     ['CRIMSON', '#dc143c'],
@@ -31,9 +31,9 @@ describe('colours', () => {
     ['color(display-p3 0.5 0.5 0.5)', '#808080'],
   ])('%s is %s', (text, expected) => expect(css(text)).toBe(expected));
 
-  test('helpers give the colours that CSS gives', () => {
+  test('helpers give the colors that CSS gives', () => {
     expect(rgb(15, 42, 61, 0.5).toString()).toBe('#0f2a3d80');
-    expect(grey(128).toString()).toBe('#808080');
+    expect(gray(128).toString()).toBe('#808080');
     expect(hsl(480, 100, 25).toString()).toBe(css('hsl(120 100% 25%)'));
     expect(oklch(0.7, 0.1, 220).toString()).toBe(css('oklch(70% 0.1 220)'));
   });

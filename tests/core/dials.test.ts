@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
-import { defineSketch, dial, Run } from '../../src/index.ts';
-import { parseDial } from '../../src/sketch/dials.ts';
+import { defineSketch, dial, Run } from '../../packages/frame-juggler/src/index.ts';
+import { plainItems } from '../helpers.ts';
+import { parseDial } from '../../packages/frame-juggler/src/sketch/dials.ts';
 
 const harbour = defineSketch({
   dials: {
@@ -13,29 +14,29 @@ const harbour = defineSketch({
   },
   start: ({ dials }) => dials.swell,
   paint(canvas, { dials }) {
-    const at: readonly [number, number] = dials.buoy;
+    const at: { readonly x: number; readonly y: number } = dials.buoy;
     const sea: 'calm' | 'rough' = dials.sea;
     canvas.circle({ at, radius: dials.swell, fill: dials.fog ? 'white' : dials.lamp, label: `${dials.name} ${sea}` });
   },
 });
 
 test('dials begin at their first values, are given to a run, and turned while it runs', async () => {
-  expect(new Run(harbour).dials).toEqual({ swell: 14, lamp: '#ffd166', fog: false, sea: 'calm', name: 'Pellan Quay', buoy: [480, 360] }); // prettier-ignore
+  expect(new Run(harbour).dials).toEqual({ swell: 14, lamp: '#ffd166', fog: false, sea: 'calm', name: 'Pellan Quay', buoy: { x: 480, y: 360 } }); // prettier-ignore
   const run = new Run(harbour, { dials: { swell: 5, sea: 'rough' } });
   await run.restart();
-  expect((await run.paint()).items[0].label).toBe('Pellan Quay rough');
+  expect(plainItems(await run.paint())[0].label).toBe('Pellan Quay rough');
   run.setDial('name', 'Mole');
-  expect((await run.paint()).items[0].label).toBe('Mole rough');
+  expect(plainItems(await run.paint())[0].label).toBe('Mole rough');
 });
 
 test.each([
   [() => new Run(harbour, { dials: { swel: 5 } }), 'dials: there is no dial "swel"; did you mean "swell"?'],
   [() => new Run(harbour, { dials: { swell: 61 } }), 'dials: swell 61 is out of range; expected 0 or more, 60 or less'],
-  [() => new Run(harbour, { dials: { lamp: 'tael' } }), 'dials: lamp "tael" is not a colour; did you mean "teal"?'],
+  [() => new Run(harbour, { dials: { lamp: 'tael' } }), 'dials: lamp "tael" is not a color; did you mean "teal"?'],
   [() => new Run(harbour, { dials: { sea: 'ruogh' } }), 'did you mean "rough"?'],
   [() => dial.number(70, { max: 60 }), 'dial.number: value 70 is out of range; expected 60 or less'],
   [() => dial.number(7, { maximum: 60 } as never), 'there is no option "maximum"'],
-  [() => dial.choice([]), 'dial.choice: choices [] is not right'],
+  [() => dial.choice([]), 'dial.choice: choices [] is empty'],
   [() => defineSketch({ dials: { swell: 5 } as never, paint() {} }), 'dials.swell 5 is not a dial'],
 ])('%s is refused', (make, message) => {
   expect(make).toThrow(message);
@@ -43,8 +44,8 @@ test.each([
 
 test('dials are read from text', () => {
   const read = (name: string, text: string): unknown => parseDial(harbour.dials, name, text);
-  expect(['swell', 'fog', 'buoy', 'name'].map((name, i) => read(name, ['7.5', 'on', '10, 20', '12'][i]))).toEqual([7.5, true, [10, 20], '12']); // prettier-ignore
-  expect(() => read('swell', 'much')).toThrow('dials: swell "much" is not right; expected a number');
+  expect(['swell', 'fog', 'buoy', 'name'].map((name, i) => read(name, ['7.5', 'on', '10, 20', '12'][i]))).toEqual([7.5, true, { x: 10, y: 20 }, '12']); // prettier-ignore
+  expect(() => read('swell', 'much')).toThrow('dials: swell "much" is not a number; expected a number');
   expect(() => read('buoy', '10')).toThrow('is not a point');
   expect(() => read('fog', '7')).toThrow('expected on or off');
 });

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { GifReader } from 'omggif';
-import { changedRect } from '../../src/encode/changes.ts';
-import { gifEnd, GifEncoder, packGifIndices } from '../../src/encode/gif.ts';
-import { rational, y4mFrame, y4mHead } from '../../src/encode/y4m.ts';
+import { changedRect } from '../../packages/frame-juggler/src/formats/changes.ts';
+import { gifEnd, GifEncoder, packGifIndices } from '../../packages/frame-juggler/src/formats/gif.ts';
+import { rational, y4mFrame, y4mHead } from '../../packages/frame-juggler/src/formats/y4m.ts';
 
 const settings = { width: 6, height: 5, frameRate: 25, repeat: true, comment: 'Seed: 7' };
 
@@ -27,7 +27,7 @@ function play(gif: Buffer): { words: number[]; delay: number }[] {
   });
 }
 
-/** Few colours, opaque or not there, in pictures that mostly stay as they are. */
+/** Few colors, opaque or not there, in pictures that mostly stay as they are. */
 const pictures = fc
   .array(fc.array(fc.tuple(fc.nat(29), fc.constantFrom(0, 0xff0000ff, 0xff00ff00, 0xffff8040)), { maxLength: 6 }), {
     minLength: 1,
@@ -42,7 +42,7 @@ const pictures = fc
   });
 
 describe('GIF', () => {
-  test('shows pictures of few colours exactly, each as long as it lasts', () => {
+  test('shows pictures of few colors exactly, each as long as it lasts', () => {
     fc.assert(
       fc.property(pictures, (list) => {
         const shown = play(encode(list));
@@ -53,14 +53,14 @@ describe('GIF', () => {
     );
   });
 
-  test.each([255, 256, 257])('%d colours in a run are kept exactly, where they come one by one', (count) => {
+  test.each([255, 256, 257])('%d colors in a run are kept exactly, where they come one by one', (count) => {
     const pictures = Array.from({ length: 20 }, (_, frame) => Uint32Array.from({ length: 30 }, (_, at) => (0xff000000 | (Math.min(count - 1, at < 15 ? at : frame * 13 + at - 15) * 0x010307)) >>> 0));
     const shown = play(encode(pictures)).map(({ words }) => words);
     expect(new Set(pictures.flatMap((words) => [...words])).size).toBe(count);
     expect(shown).toEqual(pictures.map((words) => [...words]));
   }); // prettier-ignore
 
-  test('with many colours and holes: what is not there is never shown, and few colours stay exact', () => {
+  test('with many colors and holes: what is not there is never shown, and few colors stay exact', () => {
     const colorOf = (index: number): number => (0xff000000 | ((index * 0x020503) & 0xffffff)) >>> 0;
     const changes = fc.array(fc.tuple(fc.nat(399), fc.nat(419), fc.boolean()), { maxLength: 500 });
     fc.assert(
@@ -86,7 +86,7 @@ describe('GIF', () => {
     expect(Buffer.compare(Buffer.from(Uint32Array.from(shown).buffer), Buffer.from(words.buffer))).toBe(0);
   }); // prettier-ignore
 
-  test('comes near pictures of many colours, and keeps their large areas exactly', () => {
+  test('comes near pictures of many colors, and keeps their large areas exactly', () => {
     const size = { ...settings, width: 128, height: 128 };
     const words = Uint32Array.from({ length: 128 * 128 }, (_, i) => {
       const [x, y] = [i % 128, i >> 7];
@@ -126,7 +126,7 @@ test('the changed rectangle holds every change, and no row or column without one
 }); // prettier-ignore
 
 describe('YUV4MPEG2', () => {
-  test('holds brightness from 16 to 235, colour by BT.709, and what is transparent on white', () => {
+  test('holds brightness from 16 to 235, color by BT.709, and what is transparent on white', () => {
     const rgba = Uint8Array.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255, 9, 9, 9, 0, 0, 0, 255, 255, 0, 0, 0, 0]);
     const full = [...y4mFrame(rgba, 3, 2, '444').subarray(6)];
     expect(full.slice(0, 6)).toEqual([235, 16, 63, 235, 32, 235]);

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import path from 'node:path';
-import * as library from '../../src/index.ts';
+import * as library from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, record } from '../helpers.ts';
 
 type Mistake = [mistake: (canvas: library.Canvas, all: typeof library) => unknown, message: string];

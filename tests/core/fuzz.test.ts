@@ -1,10 +1,10 @@
 import { beforeAll, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { loadFonts, rasterize } from '../../src/index.ts';
+import { loadFonts, rasterize } from '../../packages/frame-juggler/src/index.ts';
 import { randomSketches, recorded } from '../fixtures/random-sketch.ts';
 
 /*
- * No random sketch may crash, hang, leave the stack unbalanced or draw what is not a colour. FUZZ=10000 runs many;
+ * No random sketch may crash, hang, leave the stack unbalanced or draw what is not a color. FUZZ=10000 runs many;
  * fast-check prints the seed of a failure.
  */
 const runs = Number(process.env.FUZZ ?? 300);

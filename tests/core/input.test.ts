@@ -1,9 +1,8 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { defineSketch, Run, type InputEvent, type InputSource } from '../../src/index.ts';
-import { Recorder } from '../../src/sketch/input.ts';
-import { makeTrack, playTrack, writeTrack } from '../../src/sketch/input-track.ts';
-import { readTrack } from '../../src/sketch/read-track.ts';
+import { defineSketch, Run, type InputEvent, type InputSource } from '../../packages/frame-juggler/src/index.ts';
+import { Recorder } from '../../packages/frame-juggler/src/sketch/input.ts';
+import { makeTrack, playTrack, readTrack, writeTrack } from '../../packages/frame-juggler/src/sketch/input-track.ts';
 
 const from = (byFrame: Record<number, InputEvent[]>): InputSource => ({ take: (frame) => byFrame[frame] ?? [] });
 const setting = { title: 'Quay', width: 640, height: 360, frameRate: 60, seed: 1 };
@@ -11,8 +10,18 @@ const setting = { title: 'Quay', width: 640, height: 360, frameRate: 60, seed: 1
 test('pointer and keys follow the events, frame by frame', async () => {
   const seen: unknown[] = [];
   const sketch = defineSketch({
-    paint(_, { pointer: { x, y, inside, pressed, justPressed, justReleased }, keys }) {
-      seen.push([x, y, inside, pressed, justPressed, justReleased, keys.held('A'), keys.justPressed('a')]);
+    paint(_, { pointer: { x, y, inside, down, justPressed, justReleased }, keys }) {
+      seen.push([
+        x,
+        y,
+        inside,
+        down,
+        justPressed,
+        justReleased,
+        keys.down('A'),
+        keys.justPressed('a'),
+        keys.justReleased('a'),
+      ]);
     },
   });
   const events: Record<number, InputEvent[]> = {
@@ -25,11 +34,11 @@ test('pointer and keys follow the events, frame by frame', async () => {
     await run.paint();
   }
   expect(seen).toEqual([
-    [-640, -360, false, false, false, false, false, false],
-    [10, 20, true, true, true, false, true, true],
-    [10, 20, true, true, false, false, true, false],
-    [10, 20, false, false, false, true, false, false],
-    [10, 20, false, false, false, false, false, false],
+    [-640, -360, false, false, false, false, false, false, false],
+    [10, 20, true, true, true, false, true, true, false],
+    [10, 20, true, true, false, false, true, false, false],
+    [10, 20, false, false, false, true, false, false, true],
+    [10, 20, false, false, false, false, false, false, false],
   ]);
 });
 
@@ -118,8 +127,8 @@ test('a recorded track plays back the same, through its file', () =>
 test.each([
   ['not JSON', '{', /t\.json is not JSON/],
   ['another file', '{"a":1}', /t\.json is not an input track; expected "format"/],
-  ['a wrong event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'move', at: [1] } as never }])), /events\[0\]\.at/],
-  ['an unknown event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'hover' } as never }])), /events\[0\]\.type/],
+  ['a wrong event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'move', at: [1] } as never }])), /events\[0\]: at/],
+  ['an unknown event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'hover' } as never }])), /events\[0\]: type/],
   ['events out of order', writeTrack(makeTrack(setting, [{ frame: 4, event: { type: 'press' } }, { frame: 2, event: { type: 'release' } }])), /events\[1\]\.frame: 2 comes behind 4/],
 ])('a track that is %s is refused by its place', (_, text, message) => {
   expect(() => readTrack('t.json', text)).toThrow(message);

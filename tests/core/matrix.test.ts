@@ -12,7 +12,7 @@ import {
   skewing,
   translation,
   type Matrix,
-} from '../../src/geometry/matrix.ts';
+} from '../../packages/frame-juggler/src/geometry/matrix.ts';
 
 const small = fc.double({ min: -50, max: 50, noNaN: true });
 const factor = fc.double({ min: 0.1, max: 10, noNaN: true });

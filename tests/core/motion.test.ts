@@ -13,7 +13,7 @@ import {
   swing,
   wrap,
   zigzag,
-} from '../../src/index.ts';
+} from '../../packages/frame-juggler/src/index.ts';
 import { errorOf } from '../helpers.ts';
 
 const unit = fc.double({ min: 0, max: 1, noNaN: true });
@@ -43,7 +43,9 @@ describe('cycles', () => {
 
   test('numbers are wrapped, clamped, mixed and mapped', () => {
     expect([wrap(-1, 0, 10), wrap(25, 0, 10), wrap(10, 0, 10)]).toEqual([9, 5, 0]);
-    expect([clamp(-1, 0, 10), clamp(11, 0, 10), mix(10, 20, 0.25), remap(5, 0, 10, 100, 0)]).toEqual([0, 10, 12.5, 50]);
+    expect([clamp(-1, 0, 10), clamp(11, 0, 10), mix(10, 20, 0.25), remap(5, [0, 10], [100, 0])]).toEqual([
+      0, 10, 12.5, 50,
+    ]);
     expect(at((t) => smoothstep(0, 1, t), -1, 0.25, 0.5, 2)).toEqual([0, 0.1563, 0.5, 1]);
   });
 });
@@ -89,9 +91,9 @@ describe('easing', () => {
 });
 
 describe('keyframes', () => {
-  test('lead through numbers, points and colours, evenly or by offsets', () => {
+  test('lead through numbers, points and colors, evenly or by offsets', () => {
     expect(at(keyframes([0, 10, 0], { duration: 2 }), -1, 0.5, 1, 1.5, 9)).toEqual([0, 5, 10, 5, 0]);
-    expect(keyframes([[0, 0], [10, 20]], { duration: 1 })(0.5)).toEqual([5, 10]); // prettier-ignore
+    expect(keyframes([[0, 0], [10, 20]], { duration: 1 })(0.5)).toEqual({ x: 5, y: 10 }); // prettier-ignore
     expect(keyframes(['black', { value: 'white', offset: 0.5 }, rgb(255, 0, 0)], { duration: 4 })(2).toString()).toBe(
       '#ffffff',
     );
@@ -127,9 +129,9 @@ describe('keyframes', () => {
 
   test('mistakes are named', () => {
     expect(errorOf(() => keyframes([0, 'red'] as never, { duration: 1 }))).toMatch(
-      'all numbers, all points or all colours',
+      'all numbers, all points or all colors',
     );
-    expect(errorOf(() => keyframes([], { duration: 1 }))).toMatch('holds no keyframes');
+    expect(errorOf(() => keyframes([], { duration: 1 }))).toMatch('is empty; expected values');
     expect(errorOf(() => keyframes([0, 1], { durration: 1 } as never))).toMatch('did you mean "duration"?');
   });
 });

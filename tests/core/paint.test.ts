@@ -9,8 +9,8 @@ import {
   type BlendMode,
   type Canvas,
   type PaintLike,
-} from '../../src/index.ts';
-import { turnOf } from '../../src/geometry/angle.ts';
+} from '../../packages/frame-juggler/src/index.ts';
+import { turnOf } from '../../packages/frame-juggler/src/geometry/angle.ts';
 import { errorOf, inkArea, picture, pixel, record } from '../helpers.ts';
 
 const filled = (fill: PaintLike): ReturnType<typeof picture> =>
@@ -63,11 +63,9 @@ describe('gradients', () => {
   });
 
   test('mistakes are named', () => {
-    expect(errorOf(() => linearGradient({ from: [0, 0], to: [1, 1], stops: ['red'] }))).toMatch(
-      'expected two colours or more',
-    );
+    expect(errorOf(() => linearGradient({ from: [0, 0], to: [1, 1], stops: ['red'] }))).toMatch('at least 2 colors');
     expect(errorOf(() => linearGradient({ from: [0, 0], to: [1, 1], stops: ['red', 'bleu'] }))).toBe(
-      'linearGradient: stops[1] "bleu" is not a colour; did you mean "blue"?',
+      'linearGradient: stops[1] "bleu" is not a color; did you mean "blue"?',
     );
     expect(errorOf(() => radialGradient({ at: [0, 0], radius: 1, stops: [[0.6, 'red'], [0.2, 'blue']] }))).toMatch('expected rising offsets'); // prettier-ignore
     expect(errorOf(() => record((canvas) => canvas.style({ fill: { type: 'linear', stops } as never })))).toMatch(
@@ -87,7 +85,7 @@ describe('blend modes', () => {
       50,
     ).slice(0, 3);
 
-  // By the formulas of W3C Compositing and Blending 1, worked out for one pair of colours.
+  // By the formulas of W3C Compositing and Blending 1, worked out for one pair of colors.
   const [source, backdrop] = ['rgb(204 102 51)', 'rgb(51 153 255)'];
   const expected: Record<BlendMode, [number, number, number]> = {
     normal: [204, 102, 51],
@@ -187,7 +185,7 @@ describe('pictures', () => {
 
   test('stand in their own pixels, crisp or smooth, and can be cut', () => {
     const shown = (options: object): number[][] => {
-      const drawn = picture((canvas) => canvas.image(two, { from: [0, 0], to: [100, 100], ...options }));
+      const drawn = picture((canvas) => canvas.picture(two, { from: [0, 0], to: [100, 100], ...options }));
       return [0, 49, 50, 99].map((x) => pixel(drawn, x, 50).slice(0, 3));
     };
     const [red, blue] = [[255, 0, 0], [0, 0, 255]]; // prettier-ignore
@@ -198,22 +196,22 @@ describe('pictures', () => {
     expect(Math.abs(inner[0] - inner[2])).toBeLessThan(8);
   });
 
-  test('made much smaller they keep their mean colour', () => {
+  test('made much smaller they keep their mean color', () => {
     const fine = paintPicture(64, 64, (canvas) => {
       for (let i = 0; i < 64; i += 2) canvas.rect({ from: [i, 0], to: [i + 1, 64], fill: 'black' });
     });
-    const small = picture((canvas) => canvas.image(fine, { at: [50, 50], size: 7 }));
+    const small = picture((canvas) => canvas.picture(fine, { at: [50, 50], size: 7 }));
     expect(inkArea(small)).toBeCloseTo(24.5, 0);
   });
 
   test('their pixels can be read and written, and what was drawn of them follows', () => {
     const own = paintPicture(4, 4, (canvas) => canvas.clear('white'));
-    own.set(1, 2, 'crimson');
-    expect(own.get(1, 2).toString()).toBe('#dc143c');
+    own.setColorAt(1, 2, 'crimson');
+    expect(own.colorAt(1, 2).toString()).toBe('#dc143c');
     const tiles = pattern(own, { size: 50, smooth: false });
     expect(pixel(filled(tiles), 18, 80).slice(0, 3)).toEqual([220, 20, 60]);
-    own.set(1, 2, 'navy');
+    own.setColorAt(1, 2, 'navy');
     expect(pixel(filled(tiles), 68, 30).slice(0, 3)).toEqual([0, 0, 128]);
-    expect(errorOf(() => own.get(4, 0))).toBe('picture.get: x 4 lies outside the picture; expected 0 to 3');
+    expect(errorOf(() => own.colorAt(4, 0))).toBe('colorAt: x 4 lies outside the picture; expected 0 to 3');
   });
 });

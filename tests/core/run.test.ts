@@ -1,9 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { defineSketch, Run, RasterSurface, asset, type Moment } from '../../src/index.ts';
-import { LiveClock } from '../../src/motion/clock.ts';
-import { pictureOf } from '../../src/sketch/picture-of.ts';
-import { pixel } from '../helpers.ts';
+import {
+  defineSketch,
+  Run,
+  RasterSurface,
+  asset,
+  renderPicture,
+  type Moment,
+} from '../../packages/frame-juggler/src/index.ts';
+import { LiveClock } from '../../packages/frame-juggler/src/motion/clock.ts';
+import { pixel, plainItems } from '../helpers.ts';
 
 const counting = (options: object = {}): ReturnType<typeof defineSketch> =>
   defineSketch({
@@ -53,14 +59,14 @@ describe('a run', () => {
     expect(await one.paint()).toEqual(straight);
     const other = new Run(sketch, { seed: 6 });
     await other.goTo(7);
-    expect((await other.paint()).items[0].label).not.toBe(straight.items[0].label);
+    expect(plainItems(await other.paint())[0].label).not.toBe(plainItems(straight)[0].label);
   });
 
   test('random starts anew in each paint, so that a scatter holds still', async () => {
     const run = new Run(counting());
     const painted = async (frame: number): Promise<string | undefined> => {
       await run.goTo(frame);
-      return (await run.paint()).items[0].label?.split('/')[1];
+      return plainItems(await run.paint())[0].label?.split('/')[1];
     };
     expect(await painted(0)).toBe(await painted(9));
   });
@@ -86,7 +92,7 @@ describe('a run', () => {
       }),
     );
     await run.goTo(5);
-    expect((await run.paint()).items[0].path[3]).toBe(32);
+    expect(plainItems(await run.paint())[0].path[3]).toBe(32);
   });
 
   test('style and transform set in a frame never reach the next', async () => {
@@ -103,7 +109,7 @@ describe('a run', () => {
     await run.goTo(0);
     const first = await run.paint();
     await run.goTo(3);
-    expect((await run.paint()).items).toEqual(first.items);
+    expect(plainItems(await run.paint())).toEqual(plainItems(first));
   });
 
   test('what a sketch throws says where and in which frame', async () => {
@@ -120,10 +126,10 @@ describe('a run', () => {
 
   test('a paint or a step that is async is an error, as it would come too late', async () => {
     const late = async (): Promise<void> => Promise.reject(new Error('nobody hears this'));
-    const paints = new Run(defineSketch({ paint: late }));
+    const paints = new Run(defineSketch({ paint: late as () => void }));
     await paints.goTo(0);
     await expect(paints.paint()).rejects.toThrow(/^paint: is async, .*; do what takes its time in start, or load files as assets \(.*frame 0\)$/);
-    const steps = new Run(defineSketch({ step: late, paint() {} }));
+    const steps = new Run(defineSketch({ step: late as () => void, paint() {} }));
     await expect(steps.goTo(1)).rejects.toThrow(/^step: is async, .*frame 1\)$/);
   }); // prettier-ignore
 
@@ -157,10 +163,63 @@ describe('a run', () => {
   });
 });
 
+describe('a run that is shared', () => {
+  test('does calls that overlap one after the other, in turn', async () => {
+    const run = new Run(counting({ carry: 0.5 }));
+    const drawn: number[][] = [];
+    await Promise.all(
+      [5, 3, 9, 2].map(async (frame, index) => {
+        drawn[index] = [];
+        await run.drawTo(frame, -1, (painted) => void drawn[index].push(plainItems(painted)[0].path[1]));
+      }),
+    );
+    // The rect moves by 1 a frame: under a carry each picture needs all frames before it.
+    expect(drawn.map((frames) => frames.map(Math.round))).toEqual([5, 3, 9, 2].map((last) => Array.from({ length: last + 1 }, (_, i) => i))); // prettier-ignore
+  });
+
+  test('goes ahead after a call that failed', async () => {
+    let storm = true;
+    const run = new Run(
+      defineSketch({
+        paint: () => {
+          if (storm) throw new Error('storm');
+        },
+      }),
+    );
+    const failed = run.goTo(0).then(() => run.paint());
+    await expect(failed).rejects.toThrow('storm');
+    storm = false;
+    expect((await run.paint()).order).toHaveLength(0);
+  });
+
+  test('says that it has not started, and what is wrong with its options', async () => {
+    await expect(new Run(counting()).paint()).rejects.toThrow('run.paint: the run has not started; await run.goTo(0)');
+    expect(() => new Run(counting(), { widht: 3 } as never)).toThrow('Run: there is no option "widht"; did you mean "width"?'); // prettier-ignore
+    expect(() => new Run({} as never)).toThrow('Run: sketch {} is not a sketch');
+  });
+
+  test('reads and decodes files once a sketch, and keeps what one run changes from the next', async () => {
+    let reads = 0;
+    const host = { read: () => Promise.resolve(new TextEncoder().encode(`{ "boats": ${++reads} }`)) };
+    const sketch = defineSketch({
+      assets: { quay: asset.json<{ boats: number }>(new URL('file:///quay.json')) },
+      start: ({ assets }) => ++assets.quay.boats,
+      paint: (canvas, _, boats) => canvas.dot({ at: [boats, 0] }),
+    });
+    const boats = async (): Promise<number> => {
+      const run = new Run(sketch, { host });
+      await run.goTo(0);
+      await run.restart();
+      return plainItems(await run.paint())[0].path[1];
+    };
+    expect([await boats(), await boats(), reads]).toEqual([2, 2, 1]);
+  });
+});
+
 describe('carry', () => {
   test('0 starts fresh, 1 keeps everything, and between them trails fade until nothing is left', async () => {
     const left = async (carry: number, frame: number): Promise<number> =>
-      pixel(await pictureOf(new Run(counting({ carry })), frame), 0, 0)[0];
+      pixel(await renderPicture(new Run(counting({ carry })), frame), 0, 0)[0];
     expect(await left(0, 1)).toBe(255);
     expect(await left(1, 15)).toBe(0);
     expect([127, 128]).toContain(await left(0.5, 1));
@@ -174,7 +233,7 @@ describe('carry', () => {
     for (let frame = 0; frame < 15; frame++) {
       await run.advance();
       surface.draw(await run.paint());
-      expect(surface.picture()).toEqual(await pictureOf(new Run(sketch), frame));
+      expect(surface.picture().data).toEqual((await renderPicture(new Run(sketch), frame)).data);
     }
   });
 });

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { pathBox } from '../../src/geometry/path.ts';
-import { parsePathData } from '../../src/geometry/path-data.ts';
-import { boundsOf, defineShape, type Box, type Frame } from '../../src/index.ts';
-import { errorOf, inkArea, picture, pixel, record } from '../helpers.ts';
+import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
+import { parsePathData } from '../../packages/frame-juggler/src/geometry/path-data.ts';
+import { boundsOf, defineShape, required, type Box } from '../../packages/frame-juggler/src/index.ts';
+import { errorOf, inkArea, picture, pixel, record, type Recorded } from '../helpers.ts';
 
 const sides = ({ left, top, right, bottom }: Box): number[] => [left, top, right, bottom];
-const boxOf = ({ items }: Frame): number[] => sides(pathBox(items[0].path, items[0].transform));
+const boxOf = ({ items }: Recorded): number[] => sides(pathBox(items[0].path, items[0].transform));
 const near = (a: number[], b: number[], digits = 9): void =>
   a.forEach((value, i) => expect(value).toBeCloseTo(b[i], digits));
 
@@ -14,7 +14,7 @@ describe('shapes', () => {
   test('have the areas of geometry', () => {
     const area = (draw: Parameters<typeof picture>[0]): number => inkArea(picture(draw));
     const slice = { at: [50, 50] as const, radius: 40, start: 0, end: 90 };
-    expect(area((c) => c.arc({ ...slice, close: 'center' }))).toBeCloseTo(Math.PI * 400, -1);
+    expect(area((c) => c.arc({ ...slice, close: 'sector' }))).toBeCloseTo(Math.PI * 400, -1);
     expect(area((c) => c.arc({ ...slice, close: 'chord' }))).toBeCloseTo(Math.PI * 400 - 800, -1);
     expect(area((c) => c.polygon({ at: [50, 50], radius: 40, sides: 6 }))).toBeCloseTo(1.5 * Math.sqrt(3) * 1600, 0);
     expect(area((c) => c.star({ at: [50, 50], radius: 40, innerRadius: 20, tips: 5 }))).toBeCloseTo(
@@ -45,16 +45,16 @@ describe('shapes', () => {
 
   test('a curve passes through all its points, and tension straightens it', () => {
     const points = [[10, 80], [40, 20], [70, 60], [90, 30]] as const; // prettier-ignore
-    const drawn = picture((canvas) => canvas.curve({ points, stroke: { color: 'black', width: 3 } }));
+    const drawn = picture((canvas) => canvas.spline({ points, stroke: { color: 'black', width: 3 } }));
     for (const [x, y] of points.slice(1, 3)) expect(pixel(drawn, x, y)[0]).toBeLessThan(20);
-    const straight = picture((canvas) => canvas.curve({ points, tension: 1 }));
+    const straight = picture((canvas) => canvas.spline({ points, tension: 1 }));
     expect(Math.abs(inkArea(straight) - inkArea(picture((canvas) => canvas.polyline({ points }))))).toBeLessThan(1);
   });
 
   test('what has no inside is never filled; a path has one where it closes', () => {
     const { items } = record((canvas) => {
       canvas.arc({ at: [0, 0], radius: 9, start: 0, end: 90 });
-      canvas.curve({ points: [[0, 0], [9, 9]] }); // prettier-ignore
+      canvas.spline({ points: [[0, 0], [9, 9]] }); // prettier-ignore
       canvas.path({ data: 'M0 0L9 9L0 9' });
       canvas.path({ data: 'M0 0L9 9L0 9z' });
       canvas.path({ build: (path) => path.moveTo(0, 0).lineTo(9, 9).lineTo(0, 9).lineTo(0, 0) });
@@ -78,7 +78,7 @@ describe('shapes', () => {
   test('a shape of the sketch’s own sits on its pin, and is checked like any other', () => {
     const bollard = defineShape({
       name: 'bollard',
-      defaults: { tall: 20 },
+      options: { tall: 20 },
       outline: ({ tall }, path, { width }) => void path.rect(0, 0, width / 10, tall),
     });
     expect(boxOf(record((canvas) => canvas.shape(bollard, { at: [5, 5], tall: 30 })))).toEqual([5, 5, 15, 35]);
@@ -91,8 +91,23 @@ describe('shapes', () => {
     );
   });
 
+  test('an option of such a shape that is missing, misspelt or of another kind is an error like any other', () => {
+    const jetty = defineShape({
+      name: 'jetty',
+      options: { reach: required, planks: 4, lit: false },
+      outline: ({ reach, planks }, path) => void path.rect(0, 0, reach, planks),
+    });
+    const said = (options: object): string =>
+      errorOf(() => record((canvas) => canvas.shape(jetty, { at: [0, 0], ...options } as never)));
+    expect(said({})).toMatch(/^jetty: reach is missing; expected a value/);
+    expect(said({ reach: NaN })).toMatch(/^jetty: reach NaN is not finite/);
+    expect(said({ reach: 9, planks: Infinity })).toBe('jetty: planks Infinity is not finite; expected a finite number');
+    expect(said({ reach: 9, lit: 'yes' })).toBe('jetty: lit "yes" is not true or false; expected true or false');
+    expect(boxOf(record((canvas) => canvas.shape(jetty, { at: [5, 5], reach: 30 })))).toEqual([5, 5, 35, 9]);
+  });
+
   test('a grid holds a line for every step, and numbers its axes', async () => {
-    const { loadFonts } = await import('../../src/index.ts');
+    const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
     await loadFonts(['regular']);
     const frame = record((canvas) => canvas.grid({ from: [-20, -10], to: [30, 10], spacing: 10 }));
     expect(frame.items.filter((item) => item.text !== undefined).map((item) => item.text)).toEqual([
@@ -121,7 +136,7 @@ describe('SVG path data', () => {
     for (const flags of ['00', '01', '10', '11']) {
       const path = parsePathData('path', `M10 20a15 9 30 ${flags}12 7`);
       const { left, right } = pathBox(path);
-      expect(path.slice(0, 3)).toEqual([0, 10, 20]);
+      expect(Array.from(path).slice(0, 3)).toEqual([0, 10, 20]);
       expect(left <= 10 && right >= 22 - 1e-9).toBe(true);
     }
     near(box('M0 0a5 5 0 0 1 10 0'), [0, -5, 10, 0]);

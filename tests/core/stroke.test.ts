@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { StrokeOptions } from '../../src/index.ts';
+import type { StrokeOptions } from '../../packages/frame-juggler/src/index.ts';
 import { inkArea, picture, pixel } from '../helpers.ts';
 
 const corner = (stroke: StrokeOptions): number =>

@@ -7,13 +7,13 @@ import {
   pattern,
   picture,
   radialGradient,
-  textPath,
+  textOutline,
   writeSvg,
   type Canvas,
-} from '../../src/index.ts';
-import { pathData } from '../../src/svg/outline.ts';
-import { pathBox } from '../../src/geometry/path.ts';
-import { parsePathData } from '../../src/geometry/path-data.ts';
+} from '../../packages/frame-juggler/src/index.ts';
+import { pathData } from '../../packages/frame-juggler/src/geometry/write-path-data.ts';
+import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
+import { parsePathData } from '../../packages/frame-juggler/src/geometry/path-data.ts';
 import { randomSketches, recorded } from '../fixtures/random-sketch.ts';
 import { record } from '../helpers.ts';
 
@@ -147,9 +147,9 @@ describe('an SVG document', () => {
 describe('path data', () => {
   test('that was written reads back as the same outline', () => {
     const outlines = record((canvas) => {
-      canvas.arc({ at: [40, 30], radii: [20, 11], start: 20, end: 300, close: 'center', rotate: 25 });
+      canvas.arc({ at: [40, 30], radii: [20, 11], start: 20, end: 300, close: 'sector', rotate: 25 });
       canvas.star({ at: [40, 30], radius: 20, innerRadius: 8, tips: 5 });
-      canvas.curve({ points: [[0, 0], [30, 8], [12, 40]], closed: true }); // prettier-ignore
+      canvas.spline({ points: [[0, 0], [30, 8], [12, 40]], closed: true }); // prettier-ignore
       canvas.rect({ at: [50, 50], size: [40, 20], corners: [8, 0, 3, 99] });
       canvas.text('Fähre', { at: [50, 50], size: 20 });
     }).items;
@@ -160,7 +160,7 @@ describe('path data', () => {
   });
 
   test('of a text draws what the text draws', () => {
-    const data = textPath('Mole 7', { at: [50, 50], size: 24 });
+    const data = textOutline('Mole 7', { at: [50, 50], size: 24 });
     const [text, path] = record((canvas) => {
       canvas.text('Mole 7', { at: [50, 50], size: 24 });
       canvas.path({ data });

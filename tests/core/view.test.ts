@@ -1,16 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
-import { apply } from '../../src/geometry/matrix.ts';
-import { pathBox } from '../../src/geometry/path.ts';
-import { defineSketch, loadFonts, Run, type CanvasOptions, type Frame } from '../../src/index.ts';
-import { errorOf } from '../helpers.ts';
+import { apply } from '../../packages/frame-juggler/src/geometry/matrix.ts';
+import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
+import { defineSketch, loadFonts, Run, type CanvasOptions } from '../../packages/frame-juggler/src/index.ts';
+import { errorOf, plainItems, type Recorded } from '../helpers.ts';
 
 const frameOf = async (
   canvas: CanvasOptions,
   paint: Parameters<typeof defineSketch>[0]['paint'] = () => undefined,
-): Promise<Frame> => {
+): Promise<Recorded> => {
   const run = new Run(defineSketch({ canvas, paint }));
   await run.goTo(0);
-  return run.paint();
+  const frame = await run.paint();
+  return { ...frame, items: plainItems(frame) };
 };
 const at = async (canvas: CanvasOptions, x: number, y: number): Promise<number[]> =>
   apply((await frameOf(canvas)).view, x, y);
@@ -39,7 +40,7 @@ describe('a view box', () => {
 
 describe('y upwards', () => {
   const up = { width: 100, height: 100, yAxis: 'up' } as const;
-  const boxOnScreen = ({ items, view }: Frame): number[] => {
+  const boxOnScreen = ({ items, view }: Recorded): number[] => {
     const { left, top, right, bottom } = pathBox(items[0].path, view);
     return [left, top, right, bottom].map((side) => Math.round(side * 1e6) / 1e6);
   };

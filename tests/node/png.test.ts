@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { decode } from 'fast-png';
 import fc from 'fast-check';
-import { encodePng } from '../../src/node/png.ts';
-import { provenance, provenanceLines, readProvenance } from '../../src/node/provenance.ts';
+import { encodePng } from '../../packages/frame-juggler/src/node/png.ts';
+import { provenance, provenanceLines, readProvenance } from '../../packages/frame-juggler/src/node/provenance.ts';
 
 const words = fc.constantFrom(0, 0xff0000ff, 0x80ffffff, 0xff336699, 0xffffffff, 0x01020304);
-/** Pictures of few colours, so that some are opaque all over and some have even rows. */
+/** Pictures of few colors, so that some are opaque all over and some have even rows. */
 const pictures = fc
   .tuple(fc.integer({ min: 1, max: 13 }), fc.integer({ min: 1, max: 9 }), fc.boolean())
   .chain(([width, height, opaque]) =>

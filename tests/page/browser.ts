@@ -35,4 +35,4 @@ export async function serve(...command: string[]): Promise<{ url: string; proces
 }
 
 export const play = (sketch: string): ReturnType<typeof serve> =>
-  serve(path.resolve('dist/cli/juggle.js'), 'play', sketch);
+  serve(path.resolve('packages/cli/dist/juggle.js'), 'play', sketch);

@@ -15,7 +15,7 @@ export default defineSketch({
   title: 'Boathook', canvas: { width: 400, height: 200, viewBox: [-20, -10, 40, 20], yAxis: 'up' }, frameRate: 30, duration: 6,
   dials: { reach: dial.number(3, { min: 1, max: 9 }), net: dial.toggle(false) },
   step(_, { frame, pointer: p, keys }) {
-    (globalThis as any).told?.push([frame, p.x, p.y, p.inside, p.pressed, p.justPressed, p.over('ring'), keys.held('k')]);
+    (globalThis as any).told?.push([frame, p.x, p.y, p.inside, p.down, p.justPressed, p.over('ring'), keys.down('k')]);
   },
   paint(canvas, { pointer, dials, random }) {
     canvas.circle({ at: [10, 5], radius: dials.reach, fill: dials.net ? 'teal' : 'crimson', label: 'ring' });
@@ -48,7 +48,7 @@ afterAll(async () => {
   folder.remove();
 });
 
-type Told = [frame: number, x: number, y: number, inside: boolean, pressed: boolean, justPressed: boolean, over: boolean, key: boolean]; // prettier-ignore
+type Told = [frame: number, x: number, y: number, inside: boolean, down: boolean, justPressed: boolean, over: boolean, key: boolean]; // prettier-ignore
 const told = (): Promise<Told[]> => page.evaluate('globalThis.told');
 const onCanvas = async (x: number, y: number): Promise<[number, number]> => {
   const box = (await page.locator('#canvas').boundingBox())!;
@@ -73,7 +73,7 @@ describe('in the viewer', () => {
     expect(await page.textContent('#note:not(:empty)')).toBe('Kept in hook.input.json');
     const live = await told();
     // Where the pointer was put is where the sketch found it.
-    expect(live.some(([, x, y, , pressed, , over]) => Math.abs(x - 10) < 0.1 && Math.abs(y - 5) < 0.1 && pressed && over)).toBe(true);
+    expect(live.some(([, x, y, , down, , over]) => Math.abs(x - 10) < 0.1 && Math.abs(y - 5) < 0.1 && down && over)).toBe(true);
     expect(live.filter(([, , , , , just]) => just)).toHaveLength(1);
     expect(live.some(([, , , , , , , key]) => key)).toBe(true);
 

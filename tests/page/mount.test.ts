@@ -19,7 +19,7 @@ afterAll(async () => {
   site.process.kill('SIGTERM');
 });
 
-/** How many different colours a sketch's canvas shows in a row of its pixels. */
+/** How many different colors a sketch's canvas shows in a row of its pixels. */
 const colorsOf = (index: number): Promise<number> =>
   page.$$eval(
     'canvas',

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import path from 'node:path';
 import type { Browser, Page } from 'playwright-core';
-import type * as Library from '../../src/index.ts';
-import type * as BrowserLibrary from '../../src/browser/index.ts';
+import type * as Library from '../../packages/frame-juggler/src/index.ts';
+import type * as BrowserLibrary from '../../packages/frame-juggler/src/browser/index.ts';
 import { juggle } from '../helpers.ts';
 import { decode } from 'fast-png';
 import { launch, play } from './browser.ts';
@@ -60,7 +60,7 @@ function drawnInPage(sketch: string, frame: number, density: number): Promise<Co
       for (let at = 0; at < raster.length; at += 4096) text += String.fromCharCode(...raster.subarray(at, at + 4096));
       return { raster: btoa(text), near, all: data.length / 4 };
     },
-    { library: path.resolve('dist'), sketch, frame, density },
+    { library: path.resolve('packages/frame-juggler/dist'), sketch, frame, density },
   );
 }
 

@@ -13,8 +13,8 @@ export default defineSketch({ title: 'Told', canvas: { width: 400, height: 200 }
   paint(canvas, moment) { (globalThis as any).told = ${body}; } });
 `;
 const folder = temporaryFolder({
-  'finger.ts': sketchOf('{ x: moment.pointer.x, y: moment.pointer.y, inside: moment.pointer.inside, pressed: moment.pointer.pressed }'),
-  'keys.ts': sketchOf("{ held: ['ArrowUp', 'k', 'j'].filter((key) => moment.keys.held(key)) }"),
+  'finger.ts': sketchOf('{ x: moment.pointer.x, y: moment.pointer.y, inside: moment.pointer.inside, down: moment.pointer.down }'),
+  'keys.ts': sketchOf("{ held: ['ArrowUp', 'k', 'j'].filter((key) => moment.keys.down(key)) }"),
   'dials.ts': sketchOf('{ ...moment.dials }', `dials: {
     mast: dial.number(3), sail: dial.color('#ff8800'), storm: dial.toggle(true), berth: dial.choice(['north', 'south']),
     name: dial.text('Petrel'), mooring: dial.point([10, 20]) },`),
@@ -64,17 +64,17 @@ describe('a finger', () => {
       });
       const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...touchPoints: { x: number; y: number }[]) =>
         session.send('Input.dispatchTouchEvent', { type, touchPoints });
-      await until(async () => (await told()) as object, { x: -400, y: -200, inside: false, pressed: false });
+      await until(async () => (await told()) as object, { x: -400, y: -200, inside: false, down: false });
       await touch('touchStart', at(100, 50));
-      await until(told, { x: 100, y: 50, inside: true, pressed: true });
+      await until(told, { x: 100, y: 50, inside: true, down: true });
       await touch('touchMove', at(300, 150));
-      await until(told, { x: 300, y: 150, inside: true, pressed: true });
+      await until(told, { x: 300, y: 150, inside: true, down: true });
       // A second finger changes nothing.
       await touch('touchMove', at(300, 150), at(20, 20));
       await touch('touchMove', at(280, 150), at(40, 20));
-      await until(told, { x: 280, y: 150, inside: true, pressed: true });
+      await until(told, { x: 280, y: 150, inside: true, down: true });
       await touch('touchEnd');
-      await until(told, { x: 280, y: 150, inside: false, pressed: false });
+      await until(told, { x: 280, y: 150, inside: false, down: false });
       expect(await touchActionOf(page)).toBe('none');
     }));
 });
@@ -103,8 +103,14 @@ describe('keys', () => {
 
 test('every kind of dial has its control, and turns what the sketch is told', () =>
   playing('dials.ts', async (page, told) => {
-    const first = { mast: 3, sail: '#ff8800', storm: true, berth: 'north', name: 'Petrel', mooring: [10, 20] };
-    expect(await told()).toMatchObject({ mast: 3, storm: true, berth: 'north', name: 'Petrel', mooring: [10, 20] });
+    const first = { mast: 3, sail: '#ff8800', storm: true, berth: 'north', name: 'Petrel', mooring: { x: 10, y: 20 } };
+    expect(await told()).toMatchObject({
+      mast: 3,
+      storm: true,
+      berth: 'north',
+      name: 'Petrel',
+      mooring: { x: 10, y: 20 },
+    });
     await page.fill('#dial-mast', '4.5');
     await page.fill('#dial-sail', '#0077b6');
     await page.uncheck('#dial-storm');
@@ -112,7 +118,7 @@ test('every kind of dial has its control, and turns what the sketch is told', ()
     await page.fill('#dial-name', 'Tern & <son>');
     await page.fill('#dial-mooring', '-7');
     await page.fill('input[aria-label="mooring, y"]', '8.25');
-    const turned = { mast: 4.5, storm: false, berth: 'south', name: 'Tern & <son>', mooring: [-7, 8.25] };
+    const turned = { mast: 4.5, storm: false, berth: 'south', name: 'Tern & <son>', mooring: { x: -7, y: 8.25 } };
     await until(async () => ({ ...((await told()) as object), sail: undefined }), turned);
     await page.fill('#dial-mast', '');
     expect(await page.textContent('.fault:not(:empty)')).toMatch(/^dials: mast NaN is not finite/);

@@ -1,0 +1,105 @@
+import { InvalidArgumentError, Option, type Command } from 'commander';
+
+/** What the options come to that choose a run of a sketch. */
+export interface RunArguments {
+  size?: { width: number; height: number };
+  density?: number;
+  seed?: number | 'new';
+  dial?: readonly (readonly [name: string, value: string])[];
+  input?: string;
+  patience?: number;
+}
+
+/** What the options come to that choose one frame. */
+export interface FrameArguments {
+  frame?: number;
+  seconds?: number;
+}
+
+/** What the options come to that say how a job tells of itself. */
+export interface ReportArguments {
+  quiet?: boolean;
+  json?: boolean;
+}
+
+/** A whole number that is not negative. */
+function wholeNumber(text: string): number {
+  if (/^\d+$/.test(text)) return Number(text);
+  throw new InvalidArgumentError('Expected a whole number, 0 or more.');
+}
+
+/** A seed, or the word that asks for another. */
+function seed(text: string): number | 'new' {
+  return text === 'new' ? text : wholeNumber(text);
+}
+
+/** A whole number above 0. */
+function count(text: string): number {
+  if (/^\d+$/.test(text) && Number(text) > 0) return Number(text);
+  throw new InvalidArgumentError('Expected a whole number, 1 or more.');
+}
+
+/** A number that is not negative. */
+function plainNumber(text: string): number {
+  const value = Number(text);
+  if (text.trim() !== '' && Number.isFinite(value) && value >= 0) return value;
+  throw new InvalidArgumentError('Expected a number, 0 or more.');
+}
+
+function pixelSize(text: string): { width: number; height: number } {
+  const found = /^(\d+)x(\d+)$/i.exec(text);
+  if (found) return { width: Number(found[1]), height: Number(found[2]) };
+  throw new InvalidArgumentError('Expected WIDTHxHEIGHT, for example 1280x720.');
+}
+
+function numberRange(text: string): [number, number] {
+  const found = /^(\d+)\.\.(\d+)$/.exec(text);
+  if (found && Number(found[1]) <= Number(found[2])) return [Number(found[1]), Number(found[2])];
+  throw new InvalidArgumentError('Expected FIRST..LAST, for example 0..59.');
+}
+
+function frameList(text: string): number[] {
+  const numbers = text.split(',').map((part) => part.trim());
+  if (numbers.every((part) => /^\d+$/.test(part))) return numbers.map(Number);
+  throw new InvalidArgumentError('Expected frames with commas between them, for example 0,12,30.');
+}
+
+function dialSetting(text: string, before: [string, string][] = []): [string, string][] {
+  const found = /^([^=]+)=(.*)$/s.exec(text);
+  if (found) return [...before, [found[1], found[2]]];
+  throw new InvalidArgumentError('Expected NAME=VALUE, for example swell=20.');
+}
+
+/** The options that choose what a run is fed: chance, dials, input. */
+export function addInputOptions(command: Command): Command {
+  return command
+    .addOption(new Option('--seed <n>', 'the seed of its chance; new: another each time').argParser(seed))
+    .addOption(new Option('--dial <name=value>', 'turns a dial; may be given again').argParser(dialSetting))
+    .addOption(new Option('--input <track>', 'plays recorded pointer and keys'));
+}
+
+/** The options that choose a run: its size, what it is fed, and how long it may take. */
+export function addRunOptions(command: Command): Command {
+  return addInputOptions(command)
+    .addOption(new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize))
+    .addOption(new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber))
+    .addOption(
+      new Option('--patience <seconds>', 'how long one frame may take, 0 for ever').argParser(plainNumber).default(10),
+    );
+}
+
+export const frameOption = (): Option =>
+  new Option('--frame <n>', 'the frame, counted from 0').argParser(wholeNumber).conflicts('seconds');
+export const secondsOption = (): Option =>
+  new Option('--seconds <s>', 'the frame that is shown at a moment').argParser(plainNumber);
+export const seedsOption = (): Option =>
+  new Option('--seeds <A..B>', 'one frame under these seeds, in place of several frames').argParser(numberRange);
+export const framesOption = (): Option =>
+  new Option('--frames <A..B>', 'the first and the last frame; the whole run if left out').argParser(numberRange);
+export const pickOption = (): Option =>
+  new Option('--pick <n,n,…>', 'just these frames').argParser(frameList).conflicts(['frames', 'count']);
+export const countOption = (flag: string, text: string): Option => new Option(flag, text).argParser(count);
+export const quietOption = (): Option => new Option('-q, --quiet', 'print nothing but errors');
+export const jsonOption = (): Option => new Option('--json', 'print what was done as JSON');
+export const portOption = (): Option =>
+  new Option('--port <n>', 'the port to listen on; any free one if left out').argParser(wholeNumber);

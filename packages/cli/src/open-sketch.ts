@@ -1,0 +1,57 @@
+import { readFile } from 'node:fs/promises';
+import { randomInt } from 'node:crypto';
+import { parseDial, readTrack, SketchError, type InputTrack, type LoadListener, type Sketch } from 'frame-juggler';
+import { describe, readDialFile, type RenderOptions } from 'frame-juggler/node';
+import type { RunArguments } from './arguments.ts';
+import { load } from './load.ts';
+
+/** What of a render's options chooses its run. */
+type RunSettings = Pick<
+  RenderOptions,
+  'seed' | 'width' | 'height' | 'density' | 'dials' | 'input' | 'timeLimit' | 'onLoad' | 'source'
+>;
+
+/** A sketch file, and its run as a command's options choose it. */
+export interface OpenSketch {
+  readonly sketch: Sketch;
+  readonly settings: RunSettings;
+}
+
+/** Loads a sketch file and reads what its run is to be. */
+export async function openSketch(file: string, given: RunArguments, onLoad: LoadListener): Promise<OpenSketch> {
+  const sketch = await load(file);
+  const turned = (given.dial ?? []).map(([name, text]) => [name, parseDial(sketch.dials, name, text)]);
+  const dials = { ...(await readDialFile(file)), ...Object.fromEntries(turned) } as Record<string, unknown>;
+  const input = await readInput(given.input);
+  const seed = chooseSeed(given.seed);
+  return {
+    sketch,
+    settings: {
+      ...(seed !== undefined && { seed }),
+      ...given.size,
+      ...(given.density !== undefined && { density: given.density }),
+      dials,
+      ...(input !== undefined && { input: input.track }),
+      timeLimit: given.patience ?? 10,
+      onLoad,
+      source: Buffer.concat([await readFile(file), Buffer.from(input?.text ?? '')]),
+    },
+  };
+}
+
+/** The seed that was asked for; a new one where that was. */
+export function chooseSeed(seed: number | 'new' | undefined): number | undefined {
+  return seed === 'new' ? randomInt(1, 1_000_000) : seed;
+}
+
+/** The input track of a file, and its text; undefined where none is named. */
+export async function readInput(file: string | undefined): Promise<{ text: string; track: InputTrack } | undefined> {
+  if (file === undefined) return undefined;
+  let text: string;
+  try {
+    text = await readFile(file, 'utf8');
+  } catch (error) {
+    throw new SketchError({ problem: `${file} could not be read: ${describe(error, file)}` });
+  }
+  return { text, track: readTrack(file, text) };
+}

@@ -1,0 +1,65 @@
+import { Presets, SingleBar } from 'cli-progress';
+import type { LoadListener } from 'frame-juggler';
+
+/** Where there is no terminal, a line is printed this often, in milliseconds. */
+const lineEvery = 2000;
+/** Jobs shorter than this say nothing of their progress. */
+const quietFor = 700;
+
+/** Tells how far a long job is: a bar on a terminal, plain lines elsewhere, nothing where nothing is to be said. */
+export class Progress {
+  private readonly began = Date.now();
+  private lastLine = this.began;
+  private bar: SingleBar | undefined;
+
+  /** @param what is counted, "frames" */
+  constructor(
+    private readonly what: string,
+    private readonly quiet: boolean,
+    private readonly stream: NodeJS.WriteStream = process.stderr,
+  ) {}
+
+  /** Called as a sketch's files are loaded. */
+  readonly loading: LoadListener = (done, total, name) => {
+    if (!this.quiet && Date.now() - this.began > quietFor) this.line(`Loaded ${done} of ${total} files: ${name}`);
+  };
+
+  at(done: number, total: number): void {
+    if (this.quiet || total < 2) return;
+    const now = Date.now();
+    if (now - this.began < quietFor) return;
+    const seconds = (now - this.began) / 1000;
+    const rate = `${(done / seconds).toFixed(1)} ${this.what}/s`;
+    const left = duration(((total - done) * seconds) / done);
+    if (this.stream.isTTY) {
+      if (this.bar === undefined) {
+        const format = `{bar} {value}/{total} ${this.what} · {rate} · {left} left`;
+        this.bar = new SingleBar(
+          { format, stream: this.stream, hideCursor: true, barsize: 30 },
+          Presets.shades_classic,
+        );
+        this.bar.start(total, done, { rate, left });
+      }
+      this.bar.update(done, { rate, left });
+    } else if (now - this.lastLine >= lineEvery) {
+      this.lastLine = now;
+      this.line(`${done} of ${total} ${this.what}, ${rate}, ${left} left`);
+    }
+  }
+
+  /** Ends the bar, so that other lines can follow. */
+  end(): void {
+    this.bar?.stop();
+    this.bar = undefined;
+  }
+
+  private line(text: string): void {
+    this.stream.write(`${text}\n`);
+  }
+}
+
+/** Seconds as a person reads them: `12 s`, `3 min 5 s`. */
+function duration(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds));
+  return whole < 60 ? `${whole} s` : `${Math.floor(whole / 60)} min ${whole % 60} s`;
+}

@@ -1,0 +1,101 @@
+import { Command, Option } from 'commander';
+import { formats, render, type Format, type Rendered, type RenderOptions } from 'frame-juggler/node';
+import {
+  addRunOptions,
+  countOption,
+  frameOption,
+  framesOption,
+  jsonOption,
+  quietOption,
+  secondsOption,
+  type FrameArguments,
+  type ReportArguments,
+  type RunArguments,
+} from './arguments.ts';
+import { openSketch } from './open-sketch.ts';
+import { Progress } from './progress.ts';
+import { outputName, report, stoppable } from './report.ts';
+
+/** What `render` was told. */
+interface RenderArguments extends RunArguments, FrameArguments, ReportArguments {
+  frames?: [number, number];
+  format?: Format;
+  chroma?: '420' | '444';
+  workers?: number;
+  resume?: boolean;
+  overwrite?: boolean;
+}
+
+export function renderCommand(): Command {
+  const command = new Command('render')
+    .description('Renders a frame of a sketch, or all of them, to files.')
+    .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
+    .requiredOption('-o, --output <file>', 'where to: see below; - is standard output')
+    .addOption(frameOption())
+    .addOption(secondsOption())
+    .addOption(framesOption().conflicts(['frame', 'seconds']));
+  return addRunOptions(command)
+    .addOption(new Option('--format <kind>', 'the kind of file, for standard output').choices(formats))
+    .addOption(new Option('--chroma <kind>', 'how finely video keeps color').choices(['420', '444']).default('420'))
+    .addOption(new Option('--resume', 'makes only the frames of a sequence that are not there yet'))
+    .addOption(new Option('--overwrite', "replaces another run's frames").conflicts('resume'))
+    .addOption(countOption('--workers <n>', 'threads that draw; as many as there are cores if left out'))
+    .addOption(quietOption())
+    .addOption(jsonOption())
+    .addHelpText(
+      'after',
+      `
+The output's name says what is made:
+  .png .svg                     one frame
+  .gif .apng .y4m .mp4 .webm    the whole run, or --frames of it (.mp4 and .webm by an installed encoder)
+  frames/%04d.png               one file per frame, also .svg; --resume continues
+
+Examples:
+  juggle render harbour.ts -o harbour.png
+  juggle render harbour.ts -o late.svg --seconds 4.5
+  juggle render harbour.ts -o harbour.gif --size 480x270
+  juggle render harbour.ts -o frames/%04d.png --frames 0..299 --resume
+  juggle render harbour.ts -o other.png --seed new --dial swell=20`,
+    )
+    .action(async (file: string, { output, ...options }: RenderArguments & { output: string }) => {
+      const done = await renderFile(file, output, options);
+      report(output, options, done, inWords(done));
+    });
+}
+
+/** Renders a sketch file, and says how far it is. */
+export async function renderFile(file: string, output: string, options: RenderArguments): Promise<Rendered> {
+  const progress = new Progress('frames', options.quiet === true);
+  const { sketch, settings } = await openSketch(file, options, progress.loading);
+  try {
+    return await stoppable((signal) =>
+      render(sketch, output, {
+        ...settings,
+        ...chosen(options),
+        signal,
+        onProgress: (done, total) => progress.at(done, total),
+      }),
+    );
+  } finally {
+    progress.end();
+  }
+}
+
+const handedOn = ['frame', 'seconds', 'frames', 'format', 'chroma', 'resume', 'overwrite', 'workers'] as const;
+
+/** What is handed on as it was given. */
+function chosen(options: RenderArguments): RenderOptions {
+  return Object.fromEntries(
+    handedOn.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]),
+  );
+}
+
+export function inWords({ output, title, frames, count, width, height, frameRate, seed, bytes }: Rendered): string {
+  const [first, last] = frames;
+  const many = count > 1 || first !== last;
+  const which = many ? `frames ${first} to ${last}` : `frame ${first}`;
+  const rate = many ? `, ${frameRate} frames a second` : '';
+  const kilobytes = bytes === undefined ? 0 : Math.ceil(bytes / 1000);
+  const size = bytes === undefined ? '' : `, ${bytes < 1e6 ? `${kilobytes} kB` : `${(bytes / 1e6).toFixed(1)} MB`}`;
+  return `Wrote ${outputName(output)}: ${title}, ${which}, ${width} × ${height} pixels${rate}, seed ${seed}${size}`;
+}

@@ -1,0 +1,92 @@
+import { Command } from 'commander';
+import { strip, type Strip, type StripOptions } from 'frame-juggler/node';
+import {
+  addRunOptions,
+  countOption,
+  frameOption,
+  framesOption,
+  jsonOption,
+  pickOption,
+  quietOption,
+  seedsOption,
+  type ReportArguments,
+  type RunArguments,
+} from './arguments.ts';
+import { openSketch } from './open-sketch.ts';
+import { Progress } from './progress.ts';
+import { outputName, report, stoppable } from './report.ts';
+
+interface StripArguments extends RunArguments, ReportArguments {
+  output: string;
+  frames?: [number, number];
+  pick?: number[];
+  seeds?: [number, number];
+  frame?: number;
+  count?: number;
+  columns?: number;
+  tile?: number;
+}
+
+export function stripCommand(): Command {
+  const command = new Command('strip')
+    .description('Shows several frames of a sketch in one picture, side by side and numbered.')
+    .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
+    .requiredOption('-o, --output <file>', 'the picture to write: a .png file, or - for standard output')
+    .addOption(framesOption())
+    .addOption(pickOption())
+    .addOption(seedsOption().conflicts(['frames', 'pick', 'count', 'seed']))
+    .addOption(frameOption().conflicts(['frames', 'pick', 'count']))
+    .addOption(countOption('--count <n>', 'how many frames, spread evenly; 8 if left out'))
+    .addOption(countOption('--columns <n>', 'how many stand side by side; a number that suits if left out'))
+    .addOption(countOption('--tile <n>', 'how many pixels wide each frame is; 300 if left out'));
+  return addRunOptions(command)
+    .addOption(quietOption())
+    .addOption(jsonOption())
+    .addHelpText(
+      'after',
+      `
+Examples:
+  juggle strip harbour.ts -o harbour.png
+  juggle strip harbour.ts -o start.png --frames 0..29 --count 6 --columns 3
+  juggle strip harbour.ts -o turns.png --pick 0,45,90,135
+  juggle strip harbour.ts -o seeds.png --seeds 1..12 --frame 30`,
+    )
+    .action(async (file: string, options: StripArguments) => {
+      const progress = new Progress('frames', options.quiet === true);
+      const { sketch, settings } = await openSketch(file, options, progress.loading);
+      const { source: _source, ...run } = settings;
+      const onProgress = (done: number, total: number): void => progress.at(done, total);
+      try {
+        const made = await stoppable((signal) =>
+          strip(sketch, options.output, { ...run, ...chosen(options), signal, onProgress }),
+        );
+        progress.end();
+        report(options.output, options, made, inWords(made));
+      } finally {
+        progress.end();
+      }
+    });
+}
+
+const handedOn = ['frames', 'pick', 'seeds', 'frame', 'count', 'columns', 'tile'] as const;
+
+/** What is handed on as it was given. */
+function chosen(options: StripArguments): StripOptions {
+  return Object.fromEntries(
+    handedOn.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]),
+  );
+}
+
+function inWords({ output, title, frames, seeds, width, height }: Strip): string {
+  const last = seeds.at(-1)!;
+  const ofSeeds = last === seeds[0] ? `seed ${last}` : `seeds ${seeds[0]} to ${last}`;
+  const shown = `${framesInWords(frames)}, ${ofSeeds}`;
+  return `Wrote ${outputName(output)}: ${title}, ${shown}, ${width} × ${height} pixels`;
+}
+
+/** Which frames are there; of many only how many, and which is the first and the last. */
+function framesInWords(frames: readonly number[]): string {
+  if (frames.length === 1) return `frame ${frames[0]}`;
+  const which = frames.length > 16 ? `${frames[0]} to ${frames.at(-1)}` : frames.join(', ');
+  return `${frames.length} frames (${which})`;
+}

@@ -1,0 +1,4 @@
+export { mount } from './mount.ts';
+export { Player } from './player.ts';
+export type { MountOptions } from './player.ts';
+export { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';

@@ -1,0 +1,39 @@
+import { SketchError } from '../error.ts';
+import type { Sketch } from '../sketch/sketch.ts';
+import { Player, type MountOptions } from './player.ts';
+
+/**
+ * Shows a sketch in a page: on a canvas element, or on a new one inside any other element, which goes again with
+ * `stop`.
+ * @param target the element, or a selector for it
+ * @throws SketchError where there is no such element, it is no sketch, or an option is misspelt or cannot be meant
+ */
+export function mount(sketch: Sketch, target: Element | string, options: MountOptions = {}): Player {
+  const found = typeof target === 'string' ? document.querySelector(target) : target;
+  if (!(found instanceof Element))
+    throw new SketchError({
+      call: 'mount',
+      option: 'target',
+      value: target,
+      problem: 'is not an element of this page',
+      expected: 'expected an element, or a selector of one',
+    });
+  if (found instanceof HTMLCanvasElement) return new Player(sketch, found, options);
+  const element = found.ownerDocument.createElement('canvas');
+  const player = new MountedPlayer(sketch, element, options);
+  element.style.width = `${options.width ?? sketch.canvas.width}px`;
+  element.style.height = 'auto';
+  element.style.maxWidth = '100%';
+  element.setAttribute('role', 'img');
+  element.setAttribute('aria-label', sketch.title);
+  found.append(element);
+  return player;
+}
+
+/** A player on an element that was made for it. */
+class MountedPlayer extends Player {
+  override stop(): void {
+    super.stop();
+    this.element.remove();
+  }
+}

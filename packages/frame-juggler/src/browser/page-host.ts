@@ -1,0 +1,19 @@
+import { Picture } from '../paint/picture.ts';
+import type { AssetHost } from '../sketch/assets.ts';
+import { contextOf } from '../surfaces/canvas2d/paint.ts';
+
+/** Reads a sketch's files over the page's own server, and pictures with the browser's decoders. */
+export const pageHost: AssetHost = {
+  async read(url) {
+    const response = await fetch(url.href);
+    if (!response.ok) throw new Error(`the server answered ${response.status}`);
+    return new Uint8Array(await response.arrayBuffer());
+  },
+  async decodePicture(bytes) {
+    const bitmap = await createImageBitmap(new Blob([bytes.slice()]), { premultiplyAlpha: 'none' });
+    const context = contextOf(document.createElement('canvas'));
+    const { width, height } = Object.assign(context.canvas, { width: bitmap.width, height: bitmap.height });
+    context.drawImage(bitmap, 0, 0);
+    return new Picture(width, height, new Uint8Array(context.getImageData(0, 0, width, height).data));
+  },
+};

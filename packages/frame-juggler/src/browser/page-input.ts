@@ -1,0 +1,132 @@
+import { apply, inverse } from '../geometry/matrix.ts';
+import type { InputEvent, InputSource } from '../sketch/input.ts';
+import type { Run } from '../sketch/run.ts';
+
+/**
+ * Pointer and keys of a page, for the sketch on a canvas element. It listens from when it is made until `end`. Once the
+ * sketch looks at the pointer, a finger on the canvas draws instead of scrolling the page.
+ */
+export class PageInput implements InputSource {
+  private events: InputEvent[] = [];
+  private at: readonly [number, number] | undefined;
+  private down = false;
+  private readonly keysDown = new Set<string>();
+  private readonly stop = new AbortController();
+  private readonly touchAction: string;
+
+  constructor(
+    private readonly element: HTMLCanvasElement,
+    private readonly run: Run,
+  ) {
+    const { signal } = this.stop;
+    const document = element.ownerDocument;
+    this.touchAction = element.style.touchAction;
+    element.addEventListener('pointerdown', this.onDown, { signal });
+    element.addEventListener('pointermove', (event) => event.isPrimary && this.move(event), { signal });
+    element.addEventListener('pointerup', this.onUp, { signal });
+    element.addEventListener('pointercancel', this.onUp, { signal });
+    element.addEventListener('pointerleave', (event) => event.isPrimary && this.leave(), { signal });
+    document.addEventListener('keydown', this.onKeyDown, { signal });
+    document.addEventListener('keyup', (event) => this.keyUp(event.key), { signal });
+    // What is let go while another window has the keyboard is never told.
+    document.defaultView?.addEventListener('blur', () => this.letGo(), { signal });
+  }
+
+  onPointer(): void {
+    this.element.style.touchAction = 'none';
+  }
+
+  take(frame: number): readonly InputEvent[] {
+    const { events } = this;
+    this.events = [];
+    if (frame > 0) return events;
+    // How things stand as it begins: what led to that lies before the start.
+    const { at, down } = this;
+    return [
+      ...(at === undefined ? [] : [{ type: 'move', at } as const]),
+      ...(down ? [{ type: 'press' } as const] : []),
+      ...[...this.keysDown].map((key) => ({ type: 'keydown', key }) as const),
+    ];
+  }
+
+  /** Stops listening. */
+  end(): void {
+    this.stop.abort();
+    this.element.style.touchAction = this.touchAction;
+  }
+
+  private readonly onDown = (event: PointerEvent): void => {
+    if (!event.isPrimary || event.button !== 0) return;
+    // A press is followed to where it is let go, also outside the canvas.
+    this.element.setPointerCapture(event.pointerId);
+    this.move(event);
+    this.down = true;
+    this.events.push({ type: 'press' });
+  };
+
+  private readonly onUp = (event: PointerEvent): void => {
+    if (!event.isPrimary || !this.down) return;
+    if (event.type === 'pointerup') this.move(event);
+    this.down = false;
+    this.events.push({ type: 'release' });
+    // A finger that is lifted is nowhere.
+    if (event.pointerType === 'touch') this.leave();
+  };
+
+  private move(event: PointerEvent): void {
+    const { x, y, within } = this.locate(event);
+    if (!within && !this.down) return this.leave();
+    this.at = [x, y];
+    const last = this.events.at(-1);
+    // Of many moves within one frame the last one counts.
+    if (last?.type === 'move') this.events.pop();
+    this.events.push({ type: 'move', at: this.at });
+  }
+
+  private leave(): void {
+    if (this.at === undefined || this.down) return;
+    this.at = undefined;
+    this.events.push({ type: 'leave' });
+  }
+
+  private readonly onKeyDown = (event: KeyboardEvent): void => {
+    if (event.repeat || takesText(event.target)) return;
+    this.keysDown.add(event.key);
+    this.events.push({ type: 'keydown', key: event.key });
+  };
+
+  private keyUp(key: string): void {
+    if (this.keysDown.delete(key) || key.length === 1) this.events.push({ type: 'keyup', key });
+  }
+
+  private letGo(): void {
+    for (const key of this.keysDown) this.keyUp(key);
+    if (this.down) this.events.push({ type: 'release' });
+    this.down = false;
+  }
+
+  /** A point of the page in the sketch's units, whatever size, padding and transform the element has by CSS. */
+  private locate(event: PointerEvent): { x: number; y: number; within: boolean } {
+    const { element, run } = this;
+    const style = getComputedStyle(element);
+    const [left, right] = [parseFloat(style.paddingLeft), parseFloat(style.paddingRight)];
+    const [top, bottom] = [parseFloat(style.paddingTop), parseFloat(style.paddingBottom)];
+    // Offsets are counted from the padding's edge, before any transform.
+    const px = (event.offsetX - left) / (element.clientWidth - left - right);
+    const py = (event.offsetY - top) / (element.clientHeight - top - bottom);
+    const back = inverse(run.view.matrix);
+    const [x, y] = back === undefined ? [NaN, NaN] : apply(back, px * run.width, py * run.height);
+    return { x: round(x), y: round(y), within: px >= 0 && px <= 1 && py >= 0 && py <= 1 };
+  }
+}
+
+/** Short numbers for tracks: a thousandth of a unit is finer than any pointer. */
+function round(value: number): number {
+  return Math.round(value * 1000) / 1000;
+}
+
+function takesText(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(?:input|textarea|select)$/i.test(target.tagName))
+  );
+}

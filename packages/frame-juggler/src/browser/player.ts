@@ -1,0 +1,252 @@
+import { asSketchError, SketchError } from '../error.ts';
+import { LiveClock } from '../motion/clock.ts';
+import { callable, kindOf, positive, toggle, whole } from '../schema/kind.ts';
+import { optional, Schema, withoutUndefined, type Options } from '../schema/schema.ts';
+import type { LoadListener } from '../sketch/assets.ts';
+import type { InputSource } from '../sketch/input.ts';
+import { Run } from '../sketch/run.ts';
+import type { Sketch } from '../sketch/sketch.ts';
+import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
+import { pageHost } from './page-host.ts';
+import { PageInput } from './page-input.ts';
+
+const mountTable = {
+  /** Whether it plays at once. */
+  autoplay: optional(toggle, true),
+  /** The seed of its chance; the sketch's own if left out. */
+  seed: optional(whole(0)),
+  /** The canvas's width, in pixels of density 1; the sketch's own if left out. */
+  width: optional(whole(1)),
+  /** The canvas's height, in pixels of density 1; the sketch's own if left out. */
+  height: optional(whole(1)),
+  /** Pixels of the rendering to one unit; the screen's own if left out. */
+  density: optional(positive),
+  /** Values of dials by name, in place of their first ones. */
+  dials: optional(
+    kindOf<Readonly<Record<string, unknown>>>(
+      'values by name: { swell: 20 }',
+      (value) => typeof value === 'object' && value !== null,
+      'is not an object',
+    ),
+  ),
+  /** Stands in for the page's pointer and keys: a recorded track, or something that listens in. */
+  input: optional(callable<(page: InputSource) => InputSource>()),
+  /** Called as each of the sketch's files has been loaded. */
+  onLoad: optional(callable<LoadListener>()),
+  /** Called after every frame that was shown, and whenever it starts or stops playing. */
+  onFrame: optional(callable<(player: Player) => void>()),
+  /** Called with what went wrong; the last good picture stays. Without it, errors go to the console. */
+  onError: optional(callable<(error: SketchError) => void>()),
+};
+/** How a sketch is shown in a page. */
+export type MountOptions = Options<typeof mountTable>;
+const mountOptions = new Schema(mountTable, '{ autoplay: false }');
+
+/**
+ * Plays a sketch on a canvas element. Which frame is due is worked out from the screen's clock: a slow machine shows
+ * fewer pictures, but steps every frame, so that things move at the same speed everywhere.
+ */
+export class Player {
+  private readonly surface: Canvas2dSurface;
+  private readonly clock: LiveClock;
+  private readonly run: Run;
+  private readonly page: PageInput;
+  private isPlaying = false;
+  private stopped = false;
+  private request = 0;
+  /** The frame that the element shows; -1 for none, or for one that is out of date. */
+  private shown = -1;
+  /** What is under way; the next thing waits for it, so that an async start is never overtaken. */
+  private work: Promise<void> = Promise.resolve();
+  private waiting = 0;
+
+  /** @throws SketchError where it is no sketch, or an option is misspelt or cannot be meant */
+  constructor(
+    readonly sketch: Sketch,
+    readonly element: HTMLCanvasElement,
+    private readonly options: MountOptions = {},
+  ) {
+    const { autoplay, seed, width, height, density, dials, onLoad, input } = mountOptions.read('mount', options);
+    this.run = new Run(sketch, {
+      ...withoutUndefined({ seed, width, height, dials, onLoad }),
+      density: density ?? devicePixelRatio,
+      input: () => input?.(this.page) ?? this.page,
+      host: pageHost,
+    });
+    this.surface = new Canvas2dSurface(element);
+    this.clock = new LiveClock(sketch.frameRate);
+    this.page = new PageInput(element, this.run);
+    element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
+    void this.restart();
+    if (autoplay) this.play();
+  }
+
+  /** The number of the frame that is shown, from 0. */
+  get frame(): number {
+    return Math.max(0, this.run.frame);
+  }
+  /** The moment of the frame that is shown, in seconds. */
+  get seconds(): number {
+    return this.frame / this.sketch.frameRate;
+  }
+  get seed(): number {
+    return this.run.seed;
+  }
+  get playing(): boolean {
+    return this.isPlaying;
+  }
+
+  /** Goes on from the frame at hand; a sketch that does not repeat and has ended begins again. */
+  play(): void {
+    if (this.isPlaying || this.stopped) return;
+    if (this.run.atEnd && !this.sketch.repeat && this.sketch.frames > 1) void this.restart();
+    this.isPlaying = true;
+    this.clock.pause();
+    this.request = requestAnimationFrame(this.tick);
+    this.changed();
+  }
+
+  /** Holds the frame at hand. */
+  pause(): void {
+    if (!this.isPlaying) return;
+    this.isPlaying = false;
+    cancelAnimationFrame(this.request);
+    this.changed();
+  }
+
+  /** Pauses, and goes one frame on. */
+  advance(): Promise<void> {
+    this.pause();
+    return this.enqueue(() => this.move(1));
+  }
+
+  /** Pauses, and goes one frame back. */
+  back(): Promise<void> {
+    this.pause();
+    return this.enqueue(() => this.show(Math.max(0, this.run.frame - 1)));
+  }
+
+  /** Goes back to frame 0. */
+  restart(): Promise<void> {
+    return this.enqueue(async () => {
+      await this.run.restart();
+      this.shown = -1;
+      await this.show(0);
+    });
+  }
+
+  /** Shows a frame by its number. Under a carry it is painted from the start, so that its trails are right. */
+  goTo(frame: number): Promise<void> {
+    return this.enqueue(() => this.show(frame));
+  }
+
+  /** Shows the same frame at another density. */
+  setDensity(density: number): Promise<void> {
+    return this.enqueue(() => {
+      this.run.density = density;
+      return this.refresh();
+    });
+  }
+
+  /** The value of every dial. */
+  get dials(): Readonly<Record<string, unknown>> {
+    return this.run.dials;
+  }
+
+  /** Turns a dial; a sketch that is not playing is shown again with it. */
+  setDial(name: string, value: unknown): Promise<void> {
+    return this.enqueue(async () => {
+      this.run.setDial(name, value);
+      if (this.run.frame < 0) return;
+      // A still picture may have been made ready by `start`.
+      if (this.sketch.frames === 1) await this.run.restart();
+      else if (this.isPlaying) return;
+      await this.refresh();
+    });
+  }
+
+  /** Whether the sketch has asked for pointer or keys. */
+  get listening(): boolean {
+    return this.run.usesInput;
+  }
+
+  /** Stops for good and lets go of the page. */
+  stop(): void {
+    this.pause();
+    this.stopped = true;
+    this.page.end();
+    this.element.ownerDocument.removeEventListener('visibilitychange', this.onVisibility);
+  }
+
+  private readonly onVisibility = (): void => {
+    this.clock.pause();
+  };
+
+  private readonly tick = (now: number): void => {
+    if (!this.isPlaying) return;
+    this.request = requestAnimationFrame(this.tick);
+    const due = this.clock.due(now);
+    // A start that is still under way holds time up rather than piling frames behind it.
+    if (due > 0 && this.waiting === 0) void this.enqueue(() => this.move(due));
+  };
+
+  /** Goes on by so many frames, round after round, and shows the last of them. */
+  private async move(count: number): Promise<void> {
+    const { frames, repeat } = this.sketch;
+    let left = count;
+    while (left > 0) {
+      const { frame } = this.run;
+      if (frame >= frames - 1) {
+        if (!repeat) return this.pause();
+        await this.run.restart();
+        this.shown = -1;
+        left--;
+        if (left > 0 && this.sketch.carry === 0 && frames > 1) continue;
+        await this.show(0);
+        continue;
+      }
+      const target = Math.min(frame + left, frames - 1);
+      left -= target - frame;
+      // Of a round that is over before the time that is due nothing is seen.
+      if (left === 0 || this.sketch.carry > 0) await this.show(target);
+      else await this.run.goTo(target);
+    }
+  }
+
+  /** Shows the frame at hand once more, as something else about it has changed. */
+  private refresh(): Promise<void> {
+    this.shown = -1;
+    return this.show(this.frame);
+  }
+
+  private async show(frame: number): Promise<void> {
+    await this.run.drawTo(frame, this.shown, (painted) => this.surface.draw(painted));
+    this.shown = this.run.frame;
+    this.changed();
+  }
+
+  private changed(): void {
+    this.options.onFrame?.(this);
+  }
+
+  private enqueue(job: () => Promise<void>): Promise<void> {
+    this.waiting++;
+    this.work = this.work.then(async () => {
+      try {
+        if (!this.stopped) await job();
+      } catch (thrown) {
+        this.failed(asSketchError(thrown));
+      } finally {
+        this.waiting--;
+      }
+    });
+    return this.work;
+  }
+
+  private failed(error: SketchError): void {
+    this.pause();
+    this.changed();
+    if (this.options.onError) this.options.onError(error);
+    else console.error(error);
+  }
+}

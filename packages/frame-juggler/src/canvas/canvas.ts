@@ -1,0 +1,613 @@
+import { fail, sketchLine } from '../error.ts';
+import type { Frame } from '../frame/frame.ts';
+import { FrameWriter } from '../frame/writer.ts';
+import {
+  aboutPoint,
+  apply,
+  identity,
+  inverse,
+  largestScale,
+  multiply,
+  rotation,
+  scaling,
+  skewing,
+  translation,
+  type Matrix,
+} from '../geometry/matrix.ts';
+import { tiltPlane, transformPlane, type Plane } from '../geometry/space.ts';
+import { blendModes } from '../paint/blend.ts';
+import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
+import { readPaint, type PictureFill } from '../paint/paint.ts';
+import { readPicture, type Picture } from '../paint/picture.ts';
+import { callable, convertedLater, finite, kindOf, name } from '../schema/kind.ts';
+import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import type { ArcOptions } from '../shapes/arc.ts';
+import type { CircleOptions } from '../shapes/circle.ts';
+import type { DotOptions } from '../shapes/dot.ts';
+import type { EllipseOptions } from '../shapes/ellipse.ts';
+import { addGridLines, gridNumbers, gridOptions, layOutGrid, type GridOptions } from '../shapes/grid.ts';
+import { shapes } from '../shapes/index.ts';
+import type { Outline, ShapeKind, Surroundings } from '../shapes/kind.ts';
+import type { LineOptions } from '../shapes/line.ts';
+import { isOwnShape, type OwnShape } from '../shapes/own.ts';
+import type { PathOptions } from '../shapes/path.ts';
+import { addPicture, pictureOptions, type PictureOptions } from '../shapes/picture.ts';
+import type { Anchor } from '../shapes/place.ts';
+import type { PolygonOptions } from '../shapes/polygon.ts';
+import type { PolylineOptions } from '../shapes/polyline.ts';
+import type { RectOptions } from '../shapes/rect.ts';
+import type { SplineOptions } from '../shapes/spline.ts';
+import type { StarOptions } from '../shapes/star.ts';
+import type { TriangleOptions } from '../shapes/triangle.ts';
+import type { TextSetting } from '../text/layout.ts';
+import type { OwnWeight } from '../text/font.ts';
+import { lettering, loadFonts } from '../text/lettering.ts';
+import { readString, textOptions, type TextOptions } from '../text/options.ts';
+import {
+  initialTextStyle,
+  ownWeight,
+  restyleText,
+  textStyleOptions,
+  type TextStyle,
+  type TextStyleOptions,
+} from '../text/style.ts';
+import { ownTransform, readOwnShape, withShapeOptions, type ShapeOptions } from './shape-options.ts';
+import {
+  initialStyle,
+  plainStyle,
+  restyle,
+  strokePaint,
+  styleTable,
+  withFill,
+  type Style,
+  type StyleOptions,
+} from './style.ts';
+import type { View } from './view.ts';
+
+const aboutTable = {
+  /** The point that a turn, growth, skew or lean leaves in place; the origin if left out. */
+  about: optional(point),
+};
+/** Where a transform has its middle. */
+export type AboutOptions = Options<typeof aboutTable>;
+const aboutOptions = new Schema(aboutTable, '{ about: [x, y] }');
+
+const textKeyTable = {
+  /** How text is set: size, font, weight, align, lineHeight. */
+  text: optional(convertedLater<TextStyleOptions>('{ size, font, weight, align, lineHeight }')),
+};
+/** What `style` takes: a key left out keeps its value. */
+export type CanvasStyleOptions = StyleOptions & Options<typeof textKeyTable>;
+const canvasStyleOptions = new Schema(
+  { ...styleTable, ...textKeyTable },
+  "{ fill: 'teal', stroke: { color: 'white', width: 2 } }",
+);
+
+const groupTable = {
+  /** Moves the origin, in units. */
+  translate: optional(point),
+  /** Turns, in degrees, clockwise. */
+  rotate: optional(finite),
+  /** Leans the plane out of the screen about its x and its y axis, in degrees. */
+  tilt: optional(pair),
+  /** Leans the x axis and the y axis, in degrees. */
+  skew: optional(pair),
+  /** Grows by a factor, or one for each axis. */
+  scale: optional(factors),
+  /** Draws the region to keep: what lies outside it is cut away. */
+  clip: optional(callable<(region: Canvas) => void>('a function of the region')),
+  /** A name, for `explain`, for hits and for people. */
+  label: optional(name),
+  /** Lifts all of it over what is painted later; below 0 it sinks. */
+  layer: optional(finite),
+};
+/** A group's transforms apply in the order translate, rotate, tilt, skew, scale, however they are written. */
+export type GroupOptions = CanvasStyleOptions & AboutOptions & Options<typeof groupTable>;
+const groupOptions = new Schema(
+  { ...styleTable, ...textKeyTable, ...aboutTable, ...groupTable },
+  '{ translate: [100, 80], rotate: 30 } and a function',
+);
+
+const body = callable<() => void>('a function: () => { … }');
+const matrixKind = kindOf<Matrix>(
+  '[a, b, c, d, e, f] with finite numbers',
+  (value) => Array.isArray(value) && value.length === 6 && value.every(Number.isFinite),
+  (value) =>
+    Array.isArray(value) && value.length === 6 ? 'holds what is not a finite number' : 'is not a list of six',
+);
+
+/** What a grid is ruled in, unless it is told: it shows on light and on dark. */
+const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
+
+/** The canvas that a frame is recorded on. */
+export interface CanvasSetup {
+  /** The size in pixels of density 1. */
+  readonly width: number;
+  readonly height: number;
+  readonly density: number;
+  /** How the sketch's units lie on the canvas; pixels where it is left out. */
+  readonly view?: View;
+  readonly background: PackedColor;
+  readonly carry: number;
+  /** Whether each item notes the sketch's line that drew it, which costs a stack trace a shape. */
+  readonly trace?: boolean;
+}
+
+interface SavedState {
+  readonly plane: Plane;
+  readonly style: Style;
+  readonly text: TextStyle;
+  readonly group: number;
+  readonly layer: number;
+}
+
+/** What one frame's canvas and the regions of its clips have in common. */
+interface Recording {
+  readonly writer: FrameWriter;
+  /** Texts to be set once their fonts are there, and the items that they are to be the outlines of. */
+  readonly texts: { readonly item: number; readonly setting: TextSetting }[];
+  readonly weights: Set<OwnWeight>;
+}
+
+/**
+ * What a sketch paints on. Nothing reaches a screen from here: each call adds an item to the frame, with the transform
+ * and the style in force. Every frame begins with a canvas of its own, so nothing of one reaches the next.
+ */
+export class Canvas {
+  private plane: Plane = { matrix: identity, lean: undefined };
+  private styleInForce: Style = initialStyle;
+  private textInForce: TextStyle = initialTextStyle;
+  /** The place of the group at hand in the frame; 0 for none. */
+  private groupInForce = 0;
+  private layerInForce = 0;
+  private stack: SavedState[] = [];
+  /** How many of the saved states were there before the group at hand: it may not restore those. */
+  private savedBefore = 0;
+  /** The items painted here, in turn. */
+  private order: number[] = [];
+  private background: PackedColor;
+  private carry: number;
+  private readonly around: Surroundings;
+
+  constructor(
+    private readonly setup: CanvasSetup,
+    private readonly recording: Recording = { writer: new FrameWriter(), texts: [], weights: new Set() },
+  ) {
+    const { view } = setup;
+    this.around = { width: view?.width ?? setup.width, height: view?.height ?? setup.height, up: view?.up ?? false };
+    this.background = setup.background;
+    this.carry = setup.carry;
+  }
+
+  /** The canvas's width, in the sketch's units. */
+  get width(): number {
+    return this.around.width;
+  }
+
+  /** The canvas's height, in the sketch's units. */
+  get height(): number {
+    return this.around.height;
+  }
+
+  // Shapes
+
+  /** Draws a rectangle: `at` and `size`, or the corners `from` and `to`. */
+  rect(options: RectOptions & ShapeOptions): void {
+    this.draw(shapes.rect, options);
+  }
+
+  /** Draws a circle: `at`, and `radius` or `diameter`. */
+  circle(options: CircleOptions & ShapeOptions): void {
+    this.draw(shapes.circle, options);
+  }
+
+  /** Draws an ellipse: `at` and `size` or `radii`, or the corners `from` and `to`. */
+  ellipse(options: EllipseOptions & ShapeOptions): void {
+    this.draw(shapes.ellipse, options);
+  }
+
+  /** Draws a straight line. */
+  line(options: LineOptions & ShapeOptions): void {
+    this.draw(shapes.line, options);
+  }
+
+  /** Draws an area between `points`, or a regular polygon of so many `sides` in a `radius` about `at`. */
+  polygon(options: PolygonOptions & ShapeOptions): void {
+    this.draw(shapes.polygon, options);
+  }
+
+  /** Draws straight lines through `points`; `closed` leads back to the first. */
+  polyline(options: PolylineOptions & ShapeOptions): void {
+    this.draw(shapes.polyline, options);
+  }
+
+  /** Draws a round mark, 4 units wide unless told otherwise. */
+  dot(options: DotOptions & ShapeOptions): void {
+    this.draw(shapes.dot, options);
+  }
+
+  /** Draws the area between exactly three `points`. */
+  triangle(options: TriangleOptions & ShapeOptions): void {
+    this.draw(shapes.triangle, options);
+  }
+
+  /** Draws a star: `at`, `radius`, and as wanted `innerRadius` and `tips`. */
+  star(options: StarOptions & ShapeOptions): void {
+    this.draw(shapes.star, options);
+  }
+
+  /** Draws part of an ellipse's edge, from the angle `start` to `end`; `close` makes it an area. */
+  arc(options: ArcOptions & ShapeOptions): void {
+    this.draw(shapes.arc, options);
+  }
+
+  /** Draws a smooth line through `points`; `closed` leads back to the first. */
+  spline(options: SplineOptions & ShapeOptions): void {
+    this.draw(shapes.spline, options);
+  }
+
+  /** Draws any outline: SVG path `data`, or what `build` draws. */
+  path(options: PathOptions & ShapeOptions): void {
+    this.draw(shapes.path, options);
+  }
+
+  /** Draws a shape of the sketch's own, made with `defineShape`. */
+  shape<Values extends object>(
+    kind: OwnShape<Values>,
+    options: (OwnShape<Values> extends ShapeKind<infer Given> ? Given : never) & ShapeOptions,
+  ): void {
+    this.draw(readOwnShape(kind, isOwnShape) as ShapeKind<object>, options);
+  }
+
+  /** Draws text, its middle on `at` unless an anchor says otherwise. */
+  text(string: string | number, options: TextOptions & ShapeOptions): void {
+    const call = 'text';
+    const written = readString(call, string);
+    withShapeOptions(textOptions).check(call, options);
+    this.putText(call, written, options, restyleText(this.textInForce, options));
+  }
+
+  /** Draws a picture, its middle on `at` unless an anchor says otherwise. */
+  picture(picture: Picture, options: PictureOptions & ShapeOptions): void {
+    const call = 'picture';
+    readPicture(call, picture);
+    withShapeOptions(pictureOptions).check(call, options);
+    const look = this.lookOf(call, options);
+    const { path } = this.recording.writer;
+    const start = path.length;
+    const { outline, fill } = addPicture(picture, options, path, this.around);
+    this.put(call, outline, start, options, look, fill);
+  }
+
+  /**
+   * Rules a grid with numbered axes in the transform in force, to see where that has gone. Its lines and numbers keep
+   * their size whatever the scale.
+   */
+  grid(options: GridOptions & ShapeOptions = {}): void {
+    const call = 'grid';
+    withShapeOptions(gridOptions).check(call, options);
+    const layout = layOutGrid(options, this.around.width, this.around.height);
+    const unit = 1 / (largestScale(this.plane.matrix) * (largestScale(this.setup.view?.matrix ?? identity) || 1) || 1);
+    const { from: _from, to: _to, spacing: _spacing, numbers, ...given } = options;
+    const styleBefore = this.styleInForce;
+    const { path } = this.recording.writer;
+    try {
+      for (const axes of [false, true]) {
+        this.styleInForce = plainStyle(axes ? gridColors.axes : gridColors.lines, unit);
+        const start = path.length;
+        addGridLines(layout, axes, path);
+        if (path.length > start) this.put(call, { inside: false }, start, given, this.lookOf(call, given));
+      }
+      if (numbers === false) return;
+      this.styleInForce = plainStyle(gridColors.axes, undefined);
+      for (const { at, axis, text } of gridNumbers(layout)) {
+        const [dx, dy] = axis === 'x' ? [3, this.around.up ? -3 : 3] : [4, 0];
+        this.putText(
+          call,
+          text,
+          {
+            ...given,
+            stroke: 'none',
+            at: [at[0] + dx * unit, at[1] + dy * unit],
+            anchor: axis === 'x' ? 'top-left' : 'left',
+          },
+          { ...initialTextStyle, size: 11 * unit },
+        );
+      }
+    } finally {
+      this.styleInForce = styleBefore;
+    }
+  }
+
+  /**
+   * Wipes the whole canvas to a color, whatever the transform: all that the frame held before is gone, and so are the
+   * trails of earlier frames.
+   */
+  clear(color: ColorLike): void {
+    this.background = readColor('clear', 'color', color).packed;
+    this.carry = 0;
+    this.order = [];
+  }
+
+  // Style
+
+  /** Sets fill, stroke, opacity, blend and the way text is set for all that follows, until the frame or the group ends. */
+  style(options: CanvasStyleOptions): void {
+    canvasStyleOptions.check('style', options);
+    this.restyle('style', options, options.text);
+  }
+
+  // Transform
+
+  /** Moves the origin. */
+  translate(by: Point): void {
+    point.read('translate', 'by', by);
+    this.add(translation(xOf(by), yOf(by)));
+  }
+
+  /** Turns by degrees, clockwise, about the origin or the point `about`. */
+  rotate(degrees: number, options?: AboutOptions): void {
+    this.addAbout('rotate', rotation(finite.read('rotate', 'degrees', degrees)), options);
+  }
+
+  /** Grows by a factor, or one for each axis, about the origin or the point `about`. */
+  scale(factor: number | Pair, options?: AboutOptions): void {
+    this.addAbout('scale', scaling(...bothOf(factors.read('scale', 'factor', factor))), options);
+  }
+
+  /** Leans the x axis and the y axis by angles in degrees, as CSS `skew()`, about the origin or the point `about`. */
+  skew(angles: Pair, options?: AboutOptions): void {
+    this.addAbout('skew', skewing(...pair.read('skew', 'angles', angles)), options);
+  }
+
+  /**
+   * Leans the plane out of the screen about its x and its y axis, in degrees, seen straight on. Leans and turns add up
+   * in space: two leans of 60° are one of 120°.
+   */
+  tilt(angles: Pair, options?: AboutOptions): void {
+    pair.read('tilt', 'angles', angles);
+    const about = readAbout('tilt', options);
+    if (about !== undefined) this.add(translation(xOf(about), yOf(about)));
+    this.plane = tiltPlane(this.plane, ...angles);
+    if (about !== undefined) this.add(translation(-xOf(about), -yOf(about)));
+  }
+
+  /** Adds any affine transform, `[a, b, c, d, e, f]` in the order of SVG's `matrix()`. */
+  transform(matrix: Matrix): void {
+    this.add(matrixKind.read('transform', 'matrix', matrix));
+  }
+
+  /** Takes back every transform, so that units are the sketch's own again. */
+  resetTransform(): void {
+    this.plane = { matrix: identity, lean: undefined };
+  }
+
+  /** The transform in force, from the units in force to the sketch's. */
+  get matrix(): Matrix {
+    return this.plane.matrix;
+  }
+
+  /** Where a point of the units in force lies on the canvas. */
+  toCanvas(at: Point): Place {
+    point.read('toCanvas', 'at', at);
+    const [x, y] = apply(this.plane.matrix, xOf(at), yOf(at));
+    return { x, y };
+  }
+
+  /** Where a point of the canvas lies in the units in force; NaN where a transform has squashed the plane flat. */
+  toLocal(at: Point): Place {
+    point.read('toLocal', 'at', at);
+    const back = inverse(this.plane.matrix);
+    const [x, y] = back === undefined ? [NaN, NaN] : apply(back, xOf(at), yOf(at));
+    return { x, y };
+  }
+
+  // State
+
+  /** Keeps the transform and the style, until `restore`. */
+  save(): void {
+    this.stack.push(this.state());
+  }
+
+  /** Brings back what the last `save` kept. One too many is an error. */
+  restore(): void {
+    if (this.stack.length <= this.savedBefore)
+      fail({
+        call: 'restore',
+        problem: this.savedBefore === 0 ? 'there is no save left to restore' : 'there is no save left in this group',
+        expected: 'each restore needs a save before it',
+      });
+    this.setState(this.stack.pop()!);
+  }
+
+  /**
+   * Paints `body` with transforms and a style of its own; both are as before afterwards, whatever `body` does or
+   * throws. A label names the group. Its opacity, blend and clip work on all of it as one picture.
+   */
+  group(options: GroupOptions, paint: () => void): void {
+    groupOptions.check('group', options);
+    body.read('group', 'body', paint);
+    const before = this.state();
+    const { savedBefore } = this;
+    this.savedBefore = this.stack.length;
+    try {
+      this.enter(options);
+      paint();
+    } finally {
+      this.stack.length = Math.min(this.stack.length, this.savedBefore);
+      this.savedBefore = savedBefore;
+      this.setState(before);
+    }
+  }
+
+  /** Loads the fonts of texts that are to be set, where they are not there yet. @internal */
+  async ready(): Promise<void> {
+    if (this.recording.texts.length > 0) await loadFonts(this.recording.weights);
+  }
+
+  /** The frame as painted so far. @throws SketchError where a text's font is not loaded; see {@link ready} @internal */
+  finish(): Frame {
+    this.setTexts();
+    const { width, height, density, view } = this.setup;
+    const { background, carry } = this;
+    const openSaves = this.stack.length;
+    const head = { width, height, density, view: view?.matrix ?? identity, background, carry, openSaves };
+    return this.recording.writer.finish(head, this.order);
+  }
+
+  private setTexts(): void {
+    const { writer, texts, weights } = this.recording;
+    if (texts.length === 0) return;
+    const { layOut, fonts } = lettering(weights);
+    for (const { item, setting } of texts) {
+      const start = writer.path.length;
+      writer.path.path(layOut(setting, fonts).path);
+      writer.setOutline(item, start);
+    }
+    texts.length = 0;
+  }
+
+  private enter(options: GroupOptions): void {
+    const call = 'group';
+    const { translate, rotate, tilt, skew, scale, about, clip, label, opacity = 1, blend = 'normal' } = options;
+    if (translate !== undefined) this.add(translation(xOf(translate), yOf(translate)));
+    if (tilt !== undefined && about !== undefined) this.add(translation(xOf(about), yOf(about)));
+    if (tilt !== undefined) {
+      if (rotate !== undefined) this.add(rotation(rotate));
+      this.plane = tiltPlane(this.plane, ...tilt);
+    }
+    const within: Matrix[] = [];
+    if (rotate !== undefined && tilt === undefined) within.push(rotation(rotate));
+    if (skew !== undefined) within.push(skewing(...skew));
+    if (scale !== undefined) within.push(scaling(...bothOf(scale)));
+    if (within.length > 0) {
+      const own = within.reduce(multiply);
+      this.add(about === undefined || tilt !== undefined ? own : aboutPoint(own, xOf(about), yOf(about)));
+    }
+    if (tilt !== undefined && about !== undefined) this.add(translation(-xOf(about), -yOf(about)));
+    const layer = options.layer ?? this.layerInForce;
+    const isolated = opacity < 1 || blend !== 'normal' || clip !== undefined;
+    if (isolated || label !== undefined) {
+      const group = { label, parent: this.groupInForce, isolated, opacity, blend, layer };
+      this.groupInForce = this.recording.writer.addGroup({ ...group, clip: clip && this.region(clip) });
+    }
+    // Within an isolated group layers begin anew; the group's own places the whole of it.
+    this.layerInForce = isolated ? 0 : layer;
+    const { fill, stroke } = options;
+    this.restyle(call, { ...(fill !== undefined && { fill }), ...(stroke !== undefined && { stroke }) }, options.text);
+  }
+
+  private restyle(call: string, style: StyleOptions, text: TextStyleOptions | undefined): void {
+    this.styleInForce = restyle(call, this.styleInForce, style);
+    if (text === undefined) return;
+    textStyleOptions.check(`${call} text`, text);
+    this.textInForce = restyleText(this.textInForce, text);
+  }
+
+  /** What a clip function draws: with the transform in force, and a style as at the beginning of a frame. */
+  private region(clip: (region: Canvas) => void): readonly number[] {
+    const region = new Canvas(this.setup, this.recording);
+    region.plane = this.plane;
+    clip(region);
+    return region.order;
+  }
+
+  private add(matrix: Matrix): void {
+    this.plane = transformPlane(this.plane, matrix);
+  }
+
+  private addAbout(call: string, matrix: Matrix, options: AboutOptions | undefined): void {
+    const about = readAbout(call, options);
+    this.add(about === undefined ? matrix : aboutPoint(matrix, xOf(about), yOf(about)));
+  }
+
+  private state(): SavedState {
+    return {
+      plane: this.plane,
+      style: this.styleInForce,
+      text: this.textInForce,
+      group: this.groupInForce,
+      layer: this.layerInForce,
+    };
+  }
+
+  private setState(state: SavedState): void {
+    this.plane = state.plane;
+    this.styleInForce = state.style;
+    this.textInForce = state.text;
+    this.groupInForce = state.group;
+    this.layerInForce = state.layer;
+  }
+
+  private draw<Given extends object>(kind: ShapeKind<Given>, options: Given & ShapeOptions): void {
+    const { name: call } = kind;
+    withShapeOptions(kind.options).check(call, options);
+    const look = this.lookOf(call, options);
+    const { path } = this.recording.writer;
+    const start = path.length;
+    this.put(call, kind.outline(options, path, call, this.around), start, options, look);
+  }
+
+  /** Notes a text: its outline comes once its font is there. */
+  private putText(call: string, string: string, options: TextOptions & ShapeOptions, style: TextStyle): void {
+    const { writer, texts, weights } = this.recording;
+    const { at, anchor, maxWidth } = options;
+    const pin: Pair = [xOf(at), yOf(at)];
+    const { anchor: _anchor, ...given } = options;
+    const item = this.put(call, { inside: true, pin }, writer.path.length, given, this.lookOf(call, options));
+    writer.setText(item, string);
+    texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up: this.around.up } });
+    const weight = ownWeight(style);
+    if (weight !== undefined) weights.add(weight);
+  }
+
+  /** The style in force with a shape's own. */
+  private lookOf(call: string, options: ShapeOptions): Style {
+    const { fill, stroke, opacity, blend } = options;
+    const { styleInForce } = this;
+    if (stroke !== undefined || opacity !== undefined || blend !== undefined)
+      return restyle(call, styleInForce, options);
+    // A fill alone is by far the most common style of a shape's own.
+    return fill === undefined ? styleInForce : withFill(styleInForce, readPaint(call, 'fill', fill));
+  }
+
+  /** Adds an item: an outline with the transform in force, the shape's own, and its look. Returns its place. */
+  private put(
+    call: string,
+    outline: Outline,
+    start: number,
+    options: ShapeOptions & { anchor?: Anchor },
+    look: Style,
+    picture?: PictureFill,
+  ): number {
+    const { writer } = this.recording;
+    const { label, layer = this.layerInForce } = options;
+    const own = ownTransform(options, outline, writer.path, start, this.around);
+    const { matrix } = this.plane;
+    const transform = own === undefined ? matrix : multiply(matrix, own);
+    const fill = picture ?? look.fill;
+    const item = writer.add(call, start, transform, outline.inside ? fill : undefined, look.opacity);
+    const stroke = strokePaint(look.stroke, fill, outline.inside);
+    if (stroke !== undefined) writer.setStroke(item, stroke, look.stroke.width, look.stroke.pen);
+    if (outline.fillRule === 'evenodd') writer.set('evenOdd', item, 1);
+    if (look.blend !== 'normal') writer.set('blend', item, blendModes.indexOf(look.blend));
+    if (this.groupInForce !== 0) writer.set('group', item, this.groupInForce);
+    if (layer !== 0) writer.setLayer(item, layer);
+    if (label !== undefined) writer.setLabel(item, label);
+    if (this.setup.trace === true) writer.setSource(item, sketchLine());
+    this.order.push(item);
+    return item;
+  }
+}
+
+function readAbout(call: string, options: AboutOptions | undefined): Point | undefined {
+  if (options !== undefined) aboutOptions.check(call, options);
+  return options?.about;
+}
+
+const members = Object.getOwnPropertyNames(Canvas.prototype);
+const isCall = (member: string): boolean =>
+  typeof Object.getOwnPropertyDescriptor(Canvas.prototype, member)?.value === 'function';
+/** What a sketch can call of a canvas: all that stands between the constructor and `ready`. */
+export const canvasCalls: readonly string[] = members.slice(1, members.indexOf('ready')).filter(isCall);

@@ -1,0 +1,50 @@
+import { createNoise2D, createNoise3D, createNoise4D } from 'simplex-noise';
+import { finite } from '../schema/kind.ts';
+import { readSeed, seededRandom } from './random.ts';
+
+/**
+ * Smooth chance: near places have near values, all from −1 to 1 and 0 on average. One unit is about as far as two
+ * places still have to do with each other, so divide pixels by the size of what should wave.
+ */
+export interface Noise {
+  /** The value at a place of one, two or three dimensions. */
+  (x: number, y?: number, z?: number): number;
+  /**
+   * Noise that comes back: `turn` 0 and `turn` 1 give the same value, and all between leads round without a seam. At
+   * another place `x`, `y` it goes another way round; `reach` is how much it changes on the way.
+   */
+  loop(turn: number, x?: number, y?: number, reach?: number): number;
+  /** Noise of its own for a key: the same key always gives the same values. */
+  stream(key: string | number): Noise;
+}
+
+/** Noise from a seed: any finite number or text. */
+export function seededNoise(seed: string | number): Noise {
+  readSeed('seededNoise', seed);
+  // Each dimension has a table of its own, made when it is first asked for.
+  const lazily = <T>(make: (random: () => number) => T): (() => T) => {
+    let noise: T | undefined;
+    return () => {
+      const random = seededRandom(`${seed}/noise`);
+      return (noise ??= make(() => random.between(0, 1)));
+    };
+  };
+  const plane = lazily(createNoise2D);
+  const space = lazily(createNoise3D);
+  const beyond = lazily(createNoise4D);
+
+  const noise = (x: number, y = 0, z?: number): number => {
+    finite.read('noise', 'x', x);
+    finite.read('noise', 'y', y);
+    return z === undefined ? plane()(x, y) : space()(x, y, finite.read('noise', 'z', z));
+  };
+  noise.loop = (turn: number, x = 0, y = 0, reach = 1): number => {
+    const angle = finite.read('noise.loop', 'turn', turn) * 2 * Math.PI;
+    const radius = finite.read('noise.loop', 'reach', reach) / 2;
+    const place = [finite.read('noise.loop', 'x', x), finite.read('noise.loop', 'y', y)] as const;
+    // A circle in the third and the fourth dimension.
+    return beyond()(...place, radius * Math.cos(angle), radius * Math.sin(angle));
+  };
+  noise.stream = (key: string | number): Noise => seededNoise(`${seed}/${key}`);
+  return noise;
+}

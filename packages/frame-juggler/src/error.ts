@@ -1,0 +1,210 @@
+/** A place in a source file; line and column count from 1. */
+export interface SourceLine {
+  readonly file: string;
+  readonly line: number;
+  readonly column: number;
+}
+
+/** What was wrong, in parts; `SketchError` puts them together as one message. */
+export interface Fault {
+  /** The call that was made, as the sketch wrote it: `circle`, `group`, `defineSketch`. */
+  readonly call?: string | undefined;
+  /** The option or argument at fault. */
+  readonly option?: string | undefined;
+  readonly value?: unknown;
+  /** What is wrong with it: "is not a finite number". */
+  readonly problem: string;
+  /** What would be right. */
+  readonly expected?: string | undefined;
+  readonly cause?: unknown;
+}
+
+/**
+ * Something in a sketch that cannot be meant. The message names the call, the option, the value and what would be
+ * right, then the sketch's file and line, and the frame.
+ */
+export class SketchError extends Error {
+  override readonly name = 'SketchError';
+  readonly call: string | undefined;
+  readonly option: string | undefined;
+  /** What is wrong and what would be right, without the place. */
+  readonly reason: string;
+  /** The line that made the call, where the engine's stack tells. */
+  source: SourceLine | undefined;
+  /** The sketch's line that led there, where the call was made in another file. */
+  caller: SourceLine | undefined;
+  frame: number | undefined;
+
+  constructor(fault: Fault) {
+    super('', fault.cause === undefined ? undefined : { cause: fault.cause });
+    this.call = fault.call;
+    this.option = fault.option;
+    const subject = fault.option === undefined ? '' : ` ${fault.option}`;
+    const shown = 'value' in fault ? ` ${show(fault.value)}` : '';
+    this.reason =
+      `${fault.call ?? ''}${fault.call === undefined ? '' : ':'}${subject}${shown} ${fault.problem}`.trim() +
+      (fault.expected === undefined ? '' : `; ${fault.expected}`);
+    // A fault that wraps another error happened where that one did.
+    const lines = sketchLines(fault.cause instanceof Error ? fault.cause.stack : fullStack(this));
+    this.source = lines[0];
+    const outermost = lines.at(-1);
+    this.caller = outermost?.file === this.source?.file ? undefined : outermost;
+    this.refresh();
+  }
+
+  /** Adds the frame in which it happened, unless it is known already. Returns itself. */
+  inFrame(frame: number): this {
+    this.frame ??= frame;
+    this.refresh();
+    return this;
+  }
+
+  /** Puts in better places than the stack told (a development server knows the source map). Returns itself. */
+  at(source: SourceLine, caller?: SourceLine): this {
+    this.source = source;
+    this.caller = caller;
+    this.refresh();
+    return this;
+  }
+
+  private refresh(): void {
+    const places = [
+      this.source && placeOf(this.source),
+      this.caller && `called from ${placeOf(this.caller)}`,
+      this.frame === undefined ? undefined : `frame ${this.frame}`,
+    ].filter((place) => place !== undefined);
+    this.message = places.length === 0 ? this.reason : `${this.reason} (${places.join(', ')})`;
+  }
+}
+
+/** Throws a {@link SketchError}. */
+export function fail(fault: Fault): never {
+  throw new SketchError(fault);
+}
+
+/**
+ * Any thrown value as a SketchError: one of ours as it is, another wrapped, so that it has a place and a frame.
+ * @param calls what a canvas can be asked to do, for a call of `canvas` that is none of them
+ */
+export function asSketchError(thrown: unknown, calls: readonly string[] = []): SketchError {
+  if (thrown instanceof SketchError) return thrown;
+  const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message}` : `threw ${show(thrown)}`;
+  // Of a variable with another name it cannot be told what it stands for.
+  const [, called] = /\bcanvas\.(\w+) is not a function/.exec(problem) ?? [];
+  const expected = called === undefined || calls.length === 0 ? undefined : suggest(called, calls);
+  return new SketchError({ problem, expected, cause: thrown });
+}
+
+/** A value as a person would write it, cut short: numbers and strings as source, objects by their outline. */
+export function show(value: unknown): string {
+  let text: string | undefined;
+  if (typeof value === 'string') text = JSON.stringify(value);
+  else if (typeof value === 'function') text = `function ${value.name}`.trim();
+  else if (typeof value === 'object' && value !== null) {
+    const plain = (_: string, part: unknown): unknown =>
+      typeof part === 'number' || part === undefined || typeof part === 'bigint' ? `~${String(part)}~` : part;
+    try {
+      text = JSON.stringify(value, plain)?.replace(/"~|~"/g, '');
+    } catch {
+      text = Object.prototype.toString.call(value);
+    }
+  } else text = String(value);
+  text ??= String(value);
+  return text.length > 60 ? `${text.slice(0, 57)}...` : text;
+}
+
+/**
+ * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: a third
+ * of the letters may differ, or two, or one of three (edit distance of Levenshtein).
+ */
+export function nearest(word: string, choices: Iterable<string>): string | undefined {
+  let best: string | undefined;
+  let bestDistance = (word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3))) + 1;
+  for (const choice of choices) {
+    const distance = editDistance(word.toLowerCase(), choice.toLowerCase());
+    if (distance < bestDistance) {
+      best = choice;
+      bestDistance = distance;
+    }
+  }
+  return best;
+}
+
+/**
+ * How many letters must be inserted, deleted, replaced or swapped with their neighbor to make one word of another
+ * (optimal string alignment, row by row).
+ */
+function editDistance(from: string, to: string): number {
+  let before: number[] = [];
+  let row = Array.from({ length: to.length + 1 }, (_, i) => i);
+  for (let i = 0; i < from.length; i++) {
+    const next = [i + 1];
+    for (let j = 0; j < to.length; j++) {
+      next.push(Math.min(row[j + 1] + 1, next[j] + 1, row[j] + (from[i] === to[j] ? 0 : 1)));
+      if (i > 0 && j > 0 && from[i] === to[j - 1] && from[i - 1] === to[j])
+        next[j + 1] = Math.min(next[j + 1], before[j - 1] + 1);
+    }
+    before = row;
+    row = next;
+  }
+  return row[to.length];
+}
+
+/** "did you mean x?", or the whole list where nothing is near. */
+export function suggest(word: unknown, choices: Iterable<string>): string {
+  const list = [...choices];
+  const near = typeof word === 'string' ? nearest(word, list) : undefined;
+  return near === undefined ? `expected one of ${list.join(', ')}` : `did you mean ${show(near)}?`;
+}
+
+// This module lies in the library's root folder, so whatever lies below that is the library and not a sketch.
+const hostRoots = [import.meta.url.replace(/[^/]*$/, '')];
+const framePattern = /((?:file|https?):\/\/[^\s()]+|\/[^\s():]+|[A-Za-z]:\\[^\s():]+):(\d+):(\d+)/;
+
+/** Tells that the code below a folder (as a URL that ends in `/`) is a host's, so that no error is placed there. */
+export function addHostCode(root: string): void {
+  hostRoots.push(root);
+}
+
+/** An error's stack with more of its calls than engines keep by themselves: ours may lie many deep in a sketch's. */
+function fullStack(error: Error): string | undefined {
+  const engine = Error as { captureStackTrace?: (target: object) => void; stackTraceLimit?: number };
+  if (engine.captureStackTrace === undefined) return error.stack;
+  const limit = engine.stackTraceLimit;
+  engine.stackTraceLimit = 100;
+  engine.captureStackTrace(error);
+  const { stack } = error;
+  engine.stackTraceLimit = limit;
+  return stack;
+}
+
+/** The line at hand of the sketch that called the library, where the engine tells. */
+export function sketchLine(): SourceLine | undefined {
+  return sketchLines(fullStack(new Error()))[0];
+}
+
+/** The lines of a stack trace that are neither the library's nor the host's, innermost first. */
+function sketchLines(stack: string | undefined): SourceLine[] {
+  const lines: SourceLine[] = [];
+  for (const row of (stack ?? '').split('\n')) {
+    const found = framePattern.exec(row);
+    if (!found) continue;
+    const [, file, line, column] = found;
+    if (isHostCode(file) || file.includes('/node_modules/') || row.includes('node:')) continue;
+    lines.push({ file: plainPath(file), line: Number(line), column: Number(column) });
+  }
+  return lines;
+}
+
+function isHostCode(file: string): boolean {
+  return hostRoots.some((root) => file.startsWith(root) || `file://${file}`.startsWith(root));
+}
+
+function plainPath(file: string): string {
+  const path = file.startsWith('file://') ? decodeURIComponent(file.slice('file://'.length)) : file;
+  return path.replace(/\?.*$/, '');
+}
+
+function placeOf({ file, line, column }: SourceLine): string {
+  return `${file.slice(Math.max(file.lastIndexOf('/'), file.lastIndexOf('\\')) + 1)}:${line}:${column}`;
+}

@@ -1,0 +1,142 @@
+import { changedRect, type PixelRect } from './changes.ts';
+import { packLzw } from './lzw.ts';
+import { ExactPalette, NearPalette, unseen, type Entries, type Palette, type Region } from './palette.ts';
+
+/*
+ * GIF (89a). Frames share a color table where it serves, and each draws only the rectangle that changed, over what is
+ * there; pixels in it that stay as they are take the index of what is not seen, and pack to nearly nothing.
+ */
+
+export interface GifOptions {
+  readonly width: number;
+  readonly height: number;
+  /** Frames a second. */
+  readonly frameRate: number;
+  /** Whether it begins again. */
+  readonly repeat: boolean;
+  /** What the file tells of itself. */
+  readonly comment: string;
+}
+
+/** Players take frames shorter than this, in hundredths of a second, for mistakes. */
+const shortest = 2;
+
+/** A frame, ready but for the packing of its indices, which is most of the work and needs nothing else. */
+export interface GifFrame {
+  readonly head: Uint8Array;
+  readonly indices: Uint8Array;
+}
+
+/** What follows a frame's head. */
+export function packGifIndices(indices: Uint8Array): Uint8Array {
+  return packLzw(indices, 8, unseen);
+}
+
+/** The last byte of the file. */
+export const gifEnd = Uint8Array.of(0x3b);
+
+/** A picture on its way into the file. */
+interface Shown extends Entries {
+  readonly words: Uint32Array;
+  readonly palette: Palette;
+  readonly rect: PixelRect;
+  /** When it is first shown, in hundredths of a second. */
+  readonly from: number;
+}
+
+/** Writes a GIF piece by piece. The first piece is made anew at the end, when the shared table is known. */
+export class GifEncoder {
+  private readonly shared = new ExactPalette();
+  /** The table that the file's first piece holds, where not even the first picture's colors fit the exact one. */
+  private first: Palette | undefined;
+  private palette: Palette = this.shared;
+  private shown: Shown | undefined;
+  private count = 0;
+
+  constructor(private readonly options: GifOptions) {}
+
+  /** The file's first piece, always of the same length. */
+  head(): Uint8Array {
+    const { width, height, repeat, comment } = this.options;
+    const table = colorTable(this.first ?? this.shared);
+    const text = [...new TextEncoder().encode(comment)];
+    const blocks: number[] = [];
+    for (let at = 0; at < text.length; at += 255) {
+      const part = text.slice(at, at + 255);
+      blocks.push(part.length, ...part);
+    }
+    return Uint8Array.from([
+      ...[...'GIF89a'].map((letter) => letter.charCodeAt(0)),
+      ...[...word(width), ...word(height), 0xf7, 0, 0],
+      ...table,
+      ...(repeat ? [0x21, 0xff, 11, ...[...'NETSCAPE2.0'].map((l) => l.charCodeAt(0)), 3, 1, 0, 0, 0] : []),
+      ...[0x21, 0xfe, ...blocks, 0],
+    ]);
+  }
+
+  /** Adds a picture, a word a pixel, and gives the frame that is ready, if any: its length is known with the next. */
+  add(words: Uint32Array): GifFrame | undefined {
+    const from = Math.round((this.count++ * 100) / this.options.frameRate);
+    const last = this.shown;
+    if (last === undefined) {
+      this.shown = this.show(words, from);
+      return undefined;
+    }
+    if (from - last.from < shortest) return undefined;
+    const rect = changedRect(last.words, words, this.options.width);
+    if (rect === undefined) return undefined;
+    this.shown = this.show(words, from, last.words, rect);
+    if (!this.shown.uncovers) return this.frameOf(last, from - last.from, false);
+    // What is uncovered can only be had by clearing all away first.
+    this.shown = this.show(words, from);
+    return this.frameOf(this.show(last.words, last.from), from - last.from, true);
+  }
+
+  /** The last frame. */
+  end(): GifFrame | undefined {
+    const last = this.shown;
+    if (last === undefined) return undefined;
+    const until = Math.round((this.count * 100) / this.options.frameRate);
+    return this.frameOf(last, Math.max(shortest, until - last.from), false);
+  }
+
+  /** Finds the colors of what is drawn: all of it, or what is not as before. */
+  private show(words: Uint32Array, from: number, before?: Uint32Array, rect?: PixelRect): Shown {
+    const { width, height } = this.options;
+    const region: Region = { words, before, stride: width, rect: rect ?? { x: 0, y: 0, width, height } };
+    // The shared table costs nothing; the last one at least no search for another.
+    const shared = this.first ?? this.shared;
+    let palette = shared;
+    let entries = shared.entriesOf(region);
+    if (entries === undefined) entries = (palette = this.palette).entriesOf(region);
+    if (entries === undefined) entries = (palette = new NearPalette(region)).entriesOf(region)!;
+    this.palette = palette;
+    if (this.shown === undefined && palette !== shared) this.first = palette;
+    return { ...entries, words, palette, rect: region.rect, from };
+  }
+
+  /** One frame, which is `cleared` away again where the next one uncovers something. */
+  private frameOf({ palette, rect, indices, seeThrough }: Shown, delay: number, cleared: boolean): GifFrame {
+    const own = palette !== (this.first ?? this.shared);
+    const flags = ((cleared ? 2 : 1) << 2) | (seeThrough ? 1 : 0);
+    const { x, y, width, height } = rect;
+    const head = Uint8Array.from([
+      ...[0x21, 0xf9, 4, flags, ...word(Math.min(delay, 65535)), seeThrough ? unseen : 0, 0],
+      ...[0x2c, ...word(x), ...word(y), ...word(width), ...word(height), own ? 0x87 : 0],
+      ...(own ? colorTable(palette) : []),
+    ]);
+    return { head, indices };
+  }
+}
+
+const word = (value: number): [number, number] => [value & 255, value >> 8];
+
+function colorTable({ colors }: Palette): number[] {
+  const table = new Array<number>(256 * 3).fill(0);
+  colors.forEach((color, index) => {
+    table[index * 3] = color & 255;
+    table[index * 3 + 1] = (color >>> 8) & 255;
+    table[index * 3 + 2] = (color >>> 16) & 255;
+  });
+  return table;
+}

@@ -1,0 +1,42 @@
+import { Canvas } from '../canvas/canvas.ts';
+import { gray, rgb } from '../paint/color.ts';
+import type { Picture } from '../paint/picture.ts';
+import { rasterize } from '../surfaces/raster/rasterize.ts';
+import { loadFonts } from '../text/lettering.ts';
+
+/** One picture of a strip. */
+export interface StripTile {
+  readonly picture: Picture;
+  /** What stands under it. */
+  readonly text: string;
+}
+
+const margin = 16;
+const textSize = 15;
+const colors = { sheet: rgb(246, 245, 241), edge: gray(0, 0.25), text: gray(60) };
+
+/** Pictures of one size side by side in rows, each with a text under it, as one picture. */
+export async function layOutStrip(tiles: readonly StripTile[], columns: number): Promise<Picture> {
+  await loadFonts(['regular']);
+  const { width, height } = tiles[0].picture;
+  const across = Math.min(columns, tiles.length);
+  const rows = Math.ceil(tiles.length / across);
+  const cell = { width: width + margin, height: height + textSize + 2 * margin };
+  const canvas = new Canvas({
+    width: across * cell.width + margin,
+    height: rows * cell.height + margin,
+    density: 1,
+    background: colors.sheet.packed,
+    carry: 0,
+  });
+  tiles.forEach(({ picture, text }, index) => {
+    const left = margin + (index % across) * cell.width;
+    const top = margin + Math.floor(index / across) * cell.height;
+    canvas.picture(picture, { from: [left, top], to: [left + width, top + height], smooth: false });
+    // The edge lies about the picture, not on it.
+    const [right, bottom] = [left + width, top + height];
+    canvas.rect({ from: [left - 0.5, top - 0.5], to: [right + 0.5, bottom + 0.5], fill: 'none', stroke: colors.edge });
+    canvas.text(text, { at: [left + width / 2, top + height + 10], anchor: 'top', size: textSize, fill: colors.text });
+  });
+  return rasterize(canvas.finish());
+}

@@ -1,0 +1,127 @@
+import type { SourceLine } from '../error.ts';
+import type { Matrix } from '../geometry/matrix.ts';
+import type { Cap, Join } from '../geometry/stroke.ts';
+import type { BlendMode } from '../paint/blend.ts';
+import type { PackedColor } from '../paint/color.ts';
+import type { Gradient } from '../paint/gradient.ts';
+import type { Pattern } from '../paint/pattern.ts';
+import type { PictureFill } from '../paint/paint.ts';
+import type { PictureData } from '../paint/picture.ts';
+
+/*
+ * A frame is plain data in columns, so that it costs little to record, goes to another thread as it stands, and can be
+ * kept, compared and drawn anywhere. `FrameWriter` fills the columns, `FrameReader` walks them; nothing else knows them.
+ */
+
+/**
+ * One number for each item, by its name: a column is as long as there are items, or empty where all of them have 0
+ * there. A place in a table is 0 for none, or counts from 1.
+ */
+export function emptyColumns() {
+  return {
+    /** The place in `names` of the call that drew it. */
+    shape: new Uint32Array(0),
+    /** The place in `names` of its label. */
+    label: new Uint32Array(0),
+    /** The place in `names` of what a text says. */
+    text: new Uint32Array(0),
+    /** Where its outline begins and ends in `path`. */
+    pathStart: new Uint32Array(0),
+    pathEnd: new Uint32Array(0),
+    /** The place in `matrices` of its transform, counted from 0. */
+    transform: new Uint32Array(0),
+    /** What its fill and its stroke are painted with: see `noPaint`, and the paint. */
+    fillKind: new Uint8Array(0),
+    fill: new Int32Array(0),
+    strokeKind: new Uint8Array(0),
+    stroke: new Int32Array(0),
+    /** In the item's own units. */
+    strokeWidth: new Float64Array(0),
+    /** The place in `pens` of its pen. */
+    pen: new Uint32Array(0),
+    /** 1 where it is filled by the even-odd rule. */
+    evenOdd: new Uint8Array(0),
+    opacity: new Float64Array(0),
+    /** The place in `blendModes`, counted from 0. */
+    blend: new Uint8Array(0),
+    /** The place in `groups` of the group it is in. */
+    group: new Uint32Array(0),
+    layer: new Float64Array(0),
+    /** The place in `sources` of the sketch's line that drew it, where the frame was painted with tracing on. */
+    source: new Uint32Array(0),
+  };
+}
+
+/** The columns of a frame. */
+export type Columns = Readonly<ReturnType<typeof emptyColumns>>;
+
+/** What the number beside a paint's kind is: nothing, a packed color, or a place in `paints`. */
+export const noPaint = 0;
+export const colorPaint = 1;
+export const tablePaint = 2;
+
+/** How a line is drawn out into an area, beside its width. Lengths are in the item's own units. */
+export interface PenStyle {
+  readonly cap: Cap;
+  readonly join: Join;
+  readonly miterLimit: number;
+  /** Lengths of dashes and gaps in turn; empty for a solid line. */
+  readonly dash: readonly number[];
+  readonly dashOffset: number;
+}
+
+type WithPictureIndex<P> = Omit<P, 'picture'> & { readonly picture: number };
+/** A paint as a frame holds it: its picture is a place in `pictures`. */
+export type TablePaint = Gradient | WithPictureIndex<Pattern> | WithPictureIndex<PictureFill>;
+
+/** A group as a frame holds it. */
+export interface TableGroup {
+  readonly label: string | undefined;
+  /** The place in `groups` of the group about it; 0 for none. */
+  readonly parent: number;
+  /** Whether its items are drawn as one picture first, and that picture with the opacity, blend and clip below. */
+  readonly isolated: boolean;
+  readonly opacity: number;
+  readonly blend: BlendMode;
+  /** The items that draw the region to keep, in painter's order: their alpha is the mask. */
+  readonly clip: Uint32Array | undefined;
+  /** Its place among its neighbors, where it is isolated. */
+  readonly layer: number;
+}
+
+/** What a sketch painted. */
+export interface Frame {
+  /** The size of the canvas in pixels of density 1. */
+  readonly width: number;
+  readonly height: number;
+  /** Pixels of the rendering to one pixel of the canvas. */
+  readonly density: number;
+  /** From the sketch's units to pixels of density 1. */
+  readonly view: Matrix;
+  readonly background: PackedColor;
+  /** How much of the last picture stays under this one, 0 to 1. */
+  readonly carry: number;
+  /** How many saves were never restored. */
+  readonly openSaves: number;
+  /** The items in painter's order, by their places in the columns. Those of clips stand in their groups. */
+  readonly order: Uint32Array;
+  readonly columns: Columns;
+  /** All outlines, one after the other. */
+  readonly path: Float64Array;
+  /** All transforms, from items' own units to the sketch's: six numbers each. */
+  readonly matrices: Float64Array;
+  readonly names: readonly string[];
+  readonly paints: readonly TablePaint[];
+  readonly pens: readonly PenStyle[];
+  readonly groups: readonly TableGroup[];
+  readonly pictures: readonly PictureData[];
+  readonly sources: readonly SourceLine[];
+}
+
+/** The pixel size of the rendering that a frame makes. */
+export function pictureSize(frame: Pick<Frame, 'width' | 'height' | 'density'>): { width: number; height: number } {
+  return {
+    width: Math.max(1, Math.round(frame.width * frame.density)),
+    height: Math.max(1, Math.round(frame.height * frame.density)),
+  };
+}

@@ -1,0 +1,181 @@
+import type { SourceLine } from '../error.ts';
+import type { FillRule } from '../geometry/fill-rule.ts';
+import type { Matrix } from '../geometry/matrix.ts';
+import type { Path } from '../geometry/path.ts';
+import { blendModes, type BlendMode } from '../paint/blend.ts';
+import type { Gradient } from '../paint/gradient.ts';
+import type { Pattern } from '../paint/pattern.ts';
+import type { PictureFill } from '../paint/paint.ts';
+import type { PictureData } from '../paint/picture.ts';
+import { colorPaint, noPaint, type Frame, type PenStyle, type TableGroup, type TablePaint } from './frame.ts';
+
+type WithData<P> = Omit<P, 'picture'> & { readonly picture: PictureData };
+/** What an outline is filled with or a line is drawn in. A number is a packed color. */
+export type ItemPaint = number | Gradient | WithData<Pattern> | WithData<PictureFill>;
+
+/** A stroke: its paint, its pen and its width in the item's own units. */
+export interface ItemStroke extends PenStyle {
+  readonly paint: ItemPaint;
+  readonly width: number;
+}
+
+/** A group that items belong to. */
+export interface Group extends Omit<TableGroup, 'parent'> {
+  readonly parent: Group | undefined;
+}
+
+/** One thing that was painted. */
+export interface Item {
+  /** The call that drew it: `circle`, `rect`, the name of a shape of the sketch's own. */
+  readonly shape: string;
+  readonly label: string | undefined;
+  /** What a text says, where the item is one. */
+  readonly text: string | undefined;
+  /** The list in which its outline stands, in the item's own units, and where it begins and ends in that. */
+  readonly outlines: Path;
+  readonly start: number;
+  readonly end: number;
+  /** Its outline by itself. */
+  readonly path: Path;
+  /** From the item's own units to the sketch's. */
+  readonly transform: Matrix;
+  readonly fill: ItemPaint | undefined;
+  readonly fillRule: FillRule;
+  readonly stroke: ItemStroke | undefined;
+  /** From 0 to 1, for fill and stroke together as one picture. */
+  readonly opacity: number;
+  readonly blend: BlendMode;
+  readonly group: Group | undefined;
+  /** Painter's order among its neighbors: a higher layer is painted later. */
+  readonly layer: number;
+  readonly source: SourceLine | undefined;
+}
+
+/** What is done on the way through a frame's items. */
+export interface Visitor {
+  /** A group begins: what follows is in it, until it ends. */
+  enter(group: Group): void;
+  leave(group: Group): void;
+  /** The item is the same object each time: what is to be kept of it must be copied. */
+  item(item: Item): void;
+}
+
+const isIsolated = (group: Group): boolean => group.isolated;
+
+/** Walks the columns of a frame. */
+export class FrameReader {
+  private readonly matrices: Matrix[] = [];
+  private readonly paints: Exclude<ItemPaint, number>[] = [];
+  private readonly groups: Group[];
+
+  constructor(readonly frame: Frame) {
+    const { matrices: numbers } = frame;
+    for (let i = 0; i < numbers.length; i += 6)
+      this.matrices.push([numbers[i], numbers[i + 1], numbers[i + 2], numbers[i + 3], numbers[i + 4], numbers[i + 5]]);
+    this.paints = frame.paints.map((paint) => withPicture(paint, frame.pictures));
+    // A group stands behind the groups about it.
+    this.groups = [];
+    for (const { parent, ...group } of frame.groups)
+      this.groups.push({ ...group, parent: parent === 0 ? undefined : this.groups[parent - 1] });
+  }
+
+  /**
+   * Goes through items in painter's order, with the beginnings and ends of the groups about them.
+   * @param order the frame's items, or those of a group's clip
+   * @param counts which groups are told of: the isolated ones, which are pictures of their own, unless it says otherwise
+   */
+  walk(order: ArrayLike<number>, visitor: Visitor, counts = isIsolated): void {
+    const item = new ItemView(this.frame);
+    let open: Group[] = [];
+    let last: Group | undefined;
+    for (let i = 0; i < order.length; i++) {
+      this.load(order[i], item);
+      if (item.group !== last) {
+        last = item.group;
+        const chain = chainOf(counts, last);
+        let shared = 0;
+        while (shared < chain.length && chain[shared] === open[shared]) shared++;
+        for (let depth = open.length - 1; depth >= shared; depth--) visitor.leave(open[depth]);
+        for (let depth = shared; depth < chain.length; depth++) visitor.enter(chain[depth]);
+        open = chain;
+      }
+      visitor.item(item);
+    }
+    for (let depth = open.length - 1; depth >= 0; depth--) visitor.leave(open[depth]);
+  }
+
+  /** Items as objects of their own, in painter's order. */
+  items(order: ArrayLike<number> = this.frame.order): Item[] {
+    return Array.from(order, (place) => {
+      const item = new ItemView(this.frame);
+      this.load(place, item);
+      return item;
+    });
+  }
+
+  private load(place: number, item: ItemView): void {
+    const { columns, names, pens } = this.frame;
+    item.shape = names[columns.shape[place] - 1];
+    item.label = names[columns.label[place] - 1];
+    item.text = names[columns.text[place] - 1];
+    item.start = columns.pathStart[place];
+    item.end = columns.pathEnd[place];
+    item.transform = this.matrices[columns.transform[place]];
+    item.fill = this.paintOf(columns.fillKind[place], columns.fill[place]);
+    item.fillRule = columns.evenOdd[place] === 1 ? 'evenodd' : 'nonzero';
+    item.opacity = columns.opacity[place];
+    item.blend = blendModes[columns.blend[place] ?? 0];
+    item.group = this.groups[columns.group[place] - 1];
+    item.layer = columns.layer[place] ?? 0;
+    item.source = this.frame.sources[columns.source[place] - 1];
+    const paint = this.paintOf(columns.strokeKind[place] ?? noPaint, columns.stroke[place]);
+    item.stroke =
+      paint === undefined ? undefined : { ...pens[columns.pen[place] - 1], paint, width: columns.strokeWidth[place] };
+  }
+
+  private paintOf(kind: number, paint: number): ItemPaint | undefined {
+    return kind === noPaint ? undefined : kind === colorPaint ? paint : this.paints[paint - 1];
+  }
+}
+
+class ItemView implements Item {
+  shape = '';
+  label: string | undefined = undefined;
+  text: string | undefined = undefined;
+  readonly outlines: Float64Array;
+  start = 0;
+  end = 0;
+  transform: Matrix = [1, 0, 0, 1, 0, 0];
+  fill: ItemPaint | undefined = undefined;
+  fillRule: FillRule = 'nonzero';
+  stroke: ItemStroke | undefined = undefined;
+  opacity = 1;
+  blend: BlendMode = 'normal';
+  group: Group | undefined = undefined;
+  layer = 0;
+  source: SourceLine | undefined = undefined;
+
+  constructor(frame: Frame) {
+    this.outlines = frame.path;
+  }
+
+  get path(): Path {
+    return this.outlines.subarray(this.start, this.end);
+  }
+}
+
+/** The items of a frame, in painter's order. */
+export function itemsOf(frame: Frame): Item[] {
+  return new FrameReader(frame).items();
+}
+
+function withPicture(paint: TablePaint, pictures: readonly PictureData[]): Exclude<ItemPaint, number> {
+  return 'picture' in paint ? { ...paint, picture: pictures[paint.picture] } : paint;
+}
+
+/** The groups that count about an item, outermost first. */
+function chainOf(counts: (group: Group) => boolean, group: Group | undefined): Group[] {
+  const chain: Group[] = [];
+  for (let at = group; at !== undefined; at = at.parent) if (counts(at)) chain.unshift(at);
+  return chain;
+}

@@ -1,0 +1,49 @@
+import { arc, arcPoint, close, commandLength, cubic, line, move, quad, type Path } from './path.ts';
+
+/** A number in as many digits as anyone can see. */
+export function short(value: number): string {
+  return String(Number(value.toPrecision(7)));
+}
+
+/** A path as SVG path data. */
+export function pathData(path: Path): string {
+  let data = '';
+  let open = false;
+  const at = (i: number): string => `${short(path[i])} ${short(path[i + 1])}`;
+  for (let i = 0; i < path.length; i += commandLength[path[i]]) {
+    switch (path[i]) {
+      case move:
+        data += `M${at(i + 1)}`;
+        break;
+      case line:
+        data += `L${at(i + 1)}`;
+        break;
+      case quad:
+        data += `Q${at(i + 1)} ${at(i + 3)}`;
+        break;
+      case cubic:
+        data += `C${at(i + 1)} ${at(i + 3)} ${at(i + 5)}`;
+        break;
+      case arc:
+        data += arcData(path, i, open);
+        break;
+      default:
+        data += 'Z';
+    }
+    open = path[i] !== close;
+  }
+  return data;
+}
+
+/** An arc in pieces of less than half a turn: SVG draws none that ends where it begins. */
+function arcData(path: Path, i: number, open: boolean): string {
+  const [rx, ry, rotation, start, sweep] = [path[i + 3], path[i + 4], path[i + 5], path[i + 6], path[i + 7]];
+  const point = (degrees: number): string => arcPoint(path, i, degrees).map(short).join(' ');
+  let data = `${open ? 'L' : 'M'}${point(start)}`;
+  const pieces = Math.max(1, Math.ceil(Math.abs(sweep) / 120));
+  const radii = `${short(Math.abs(rx))} ${short(Math.abs(ry))} ${short(rotation)}`;
+  // A mirrored ellipse runs the other way round.
+  const way = sweep > 0 === rx * ry >= 0 ? 1 : 0;
+  for (let piece = 1; piece <= pieces; piece++) data += `A${radii} 0 ${way} ${point(start + (sweep * piece) / pieces)}`;
+  return data;
+}

@@ -1,0 +1,60 @@
+import { fail } from '../error.ts';
+import { finite, kindOf, positive } from '../schema/kind.ts';
+import { pair, type Pair } from '../schema/point.ts';
+
+/** How far a cycle of `period` seconds has come: 0 up to, but not with, 1. */
+export function cycle(seconds: number, period: number): number {
+  return wrap(finite.read('cycle', 'seconds', seconds) / positive.read('cycle', 'period', period), 0, 1);
+}
+
+/** Smoothly to and fro between `lo` and `hi`, once a `period` (seconds): begins in the middle, rising, as a sine. */
+export function swing(seconds: number, period: number, lo: number, hi: number): number {
+  const turn = cycle(seconds, positive.read('swing', 'period', period));
+  return lo + (hi - lo) * (0.5 + 0.5 * Math.sin(turn * 2 * Math.PI));
+}
+
+/** Evenly to and fro between `lo` and `hi`, once a `period` (seconds): begins at `lo`. */
+export function zigzag(seconds: number, period: number, lo: number, hi: number): number {
+  const turn = cycle(seconds, positive.read('zigzag', 'period', period));
+  return lo + (hi - lo) * (1 - Math.abs(1 - 2 * turn));
+}
+
+/** `value` brought into `lo` up to, but not with, `hi` by whole rounds. */
+export function wrap(value: number, lo: number, hi: number): number {
+  const length = finite.read('wrap', 'hi', hi) - finite.read('wrap', 'lo', lo);
+  if (length <= 0) fail({ call: 'wrap', option: 'hi', value: hi, problem: 'is not above lo' });
+  const rest = (finite.read('wrap', 'value', value) - lo) % length;
+  return lo + (rest < 0 ? (rest + length) % length : rest);
+}
+
+/** `value` kept within `lo` and `hi`. */
+export function clamp(value: number, lo: number, hi: number): number {
+  return Math.min(
+    finite.read('clamp', 'hi', hi),
+    Math.max(finite.read('clamp', 'lo', lo), finite.read('clamp', 'value', value)),
+  );
+}
+
+/** A part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`, and it goes on beyond both. */
+export function mix(a: number, b: number, t: number): number {
+  return finite.read('mix', 'a', a) * (1 - finite.read('mix', 't', t)) + finite.read('mix', 'b', b) * t;
+}
+
+const range = kindOf<Pair>(
+  'two different numbers, [from, to]',
+  (value) => pair.allows(value) && (value as Pair)[0] !== (value as Pair)[1],
+  (value) => (pair.allows(value) ? 'has no length' : 'is not a range'),
+);
+
+/** `value` of the range `[a, b]` as its counterpart in `[c, d]`, going on beyond both ends. */
+export function remap(value: number, from: Pair, to: Pair): number {
+  const [a, b] = range.read('remap', 'from', from);
+  const [c, d] = pair.read('remap', 'to', to);
+  return mix(c, d, (finite.read('remap', 'value', value) - a) / (b - a));
+}
+
+/** 0 below `lo`, 1 above `hi`, and a smooth rise between: Hermite's 3t² − 2t³. */
+export function smoothstep(lo: number, hi: number, value: number): number {
+  const t = clamp(remap(value, [lo, hi], [0, 1]), 0, 1);
+  return t * t * (3 - 2 * t);
+}

@@ -1,0 +1,166 @@
+import { fail } from '../error.ts';
+import { finite, fraction, kindOf, length, listOf, oneOf, text, toggle, convertedLater } from '../schema/kind.ts';
+import { isPoint, xOf, yOf, type Place, type Point } from '../schema/point.ts';
+import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import { Color, type ColorLike } from '../paint/color.ts';
+import { ramp } from '../paint/mix.ts';
+import { easing, fillOffsets, type Easing } from './easing.ts';
+
+/** What keyframes can lead through: numbers, points, or colors. */
+export type KeyframeValue = number | Point | ColorLike;
+
+const isValue = (value: unknown): boolean =>
+  Number.isFinite(value) || typeof value === 'string' || value instanceof Color || isPoint(value);
+const keyframeValue = kindOf<KeyframeValue>('a number, a point or a color', isValue, 'is not a value');
+
+const keyframeTable = {
+  /** From 0 to 1; spread evenly where it is left out. */
+  offset: optional(fraction),
+  /** From this keyframe to the next, in CSS's syntax. */
+  easing: optional(text, 'linear'),
+};
+/** A value at a part of the way, and how it is left towards the next. */
+export type Keyframe<Value extends KeyframeValue> = { value: Value } & Options<typeof keyframeTable>;
+const keyframeOptions = new Schema({ value: keyframeValue, ...keyframeTable }, '{ value: 20, offset: 0.5 }');
+
+const timingTable = {
+  /** Of one iteration, in seconds. */
+  duration: length,
+  /** Before it begins, in seconds. */
+  delay: optional(finite, 0),
+  /** How often it runs, in whole or in part. */
+  iterations: optional(
+    kindOf<number>(
+      'a number, 0 or more',
+      (value) => typeof value === 'number' && value >= 0,
+      'is not a number, 0 or more',
+    ),
+    1,
+  ),
+  /** Which way its iterations run. */
+  direction: optional(oneOf('normal', 'reverse', 'alternate', 'alternate-reverse'), 'normal'),
+  /** Whether the first and the last value hold before and after. Else it is undefined there. */
+  fill: optional(oneOf('none', 'forwards', 'backwards', 'both'), 'both'),
+  /** Of each iteration as a whole, in CSS's syntax. */
+  easing: optional(text, 'linear'),
+  /** Numbers are angles in degrees, and go the shorter way round. */
+  angles: optional(toggle, false),
+};
+/** Web Animations' timing, in seconds. */
+export type KeyframeTiming = Options<typeof timingTable>;
+const timingOptions = new Schema(timingTable, '{ duration: 2 } behind the keyframes');
+
+/** Undefined comes up only where the timing's fill leaves a time without a value. */
+type Filled<Value, Timing extends KeyframeTiming> = Timing extends { fill: 'none' | 'forwards' | 'backwards' }
+  ? Value | undefined
+  : Value;
+type Frames<Value extends KeyframeValue> = readonly (Value | Keyframe<Value>)[];
+
+const call = 'keyframes';
+const frameList = listOf(
+  convertedLater<KeyframeValue | Keyframe<KeyframeValue>>('a value'),
+  'values, or { value, offset, easing }',
+  1,
+);
+
+/**
+ * A value that moves through keyframes, as a function of seconds, by Web Animations' timing model (level 1, section 4).
+ * @param list keyframes, or plain values spread evenly
+ */
+export function keyframes<const Timing extends KeyframeTiming>(
+  list: Frames<number>,
+  timing: Timing,
+): (seconds: number) => Filled<number, Timing>;
+export function keyframes<const Timing extends KeyframeTiming>(
+  list: Frames<Point>,
+  timing: Timing,
+): (seconds: number) => Filled<Place, Timing>;
+export function keyframes<const Timing extends KeyframeTiming>(
+  list: Frames<ColorLike>,
+  timing: Timing,
+): (seconds: number) => Filled<Color, Timing>;
+export function keyframes(list: Frames<KeyframeValue>, timing: KeyframeTiming): (seconds: number) => unknown {
+  const { angles, ...read } = timingOptions.read(call, timing);
+  const progressAt = progressOf(read);
+  const valueAt = readFrames(list, angles);
+  return (seconds) => {
+    const progress = progressAt(finite.read(call, 'seconds', seconds));
+    return progress === undefined ? undefined : valueAt(progress);
+  };
+}
+
+/** From seconds to how far the iteration at hand has come; undefined where no value is in effect. */
+function progressOf(timing: Omit<Complete<typeof timingTable>, 'angles'>): (seconds: number) => number | undefined {
+  const { duration, delay, iterations, direction, fill } = timing;
+  const ease = easing(timing.easing);
+  const active = duration === 0 || iterations === 0 ? 0 : duration * iterations;
+
+  return (seconds) => {
+    const before = seconds < delay;
+    const after = !before && seconds >= delay + active;
+    if (before && fill !== 'backwards' && fill !== 'both') return undefined;
+    if (after && fill !== 'forwards' && fill !== 'both') return undefined;
+    const activeTime = Math.min(active, Math.max(0, seconds - delay));
+    const overall = duration === 0 ? (before ? 0 : iterations) : activeTime / duration;
+    const atEnd = !before && activeTime === active && iterations !== 0;
+    let progress = overall === Infinity ? 0 : overall % 1;
+    if (progress === 0 && atEnd && overall > 0) progress = 1;
+    const iteration = progress === 1 ? Math.floor(overall) - 1 : Math.floor(overall);
+    const backwards =
+      direction === 'reverse' ||
+      (direction !== 'normal' && (iteration + (direction === 'alternate' ? 0 : 1)) % 2 === 1);
+    return ease(backwards ? 1 - progress : progress);
+  };
+}
+
+/** From progress to the value there; an easing that overshoots goes on beyond the first and the last. */
+function readFrames(
+  list: readonly (KeyframeValue | Keyframe<KeyframeValue>)[],
+  angles: boolean,
+): (progress: number) => unknown {
+  frameList.read(call, 'list', list);
+  const frames = list.map(readFrame);
+  const offsets = frames.length === 1 ? [0] : fillOffsets(frames.map(({ offset }) => offset));
+  const eases: Easing[] = frames.map((frame) => easing(frame.easing));
+  const mixers = frames.slice(1).map((frame, i) => mixer(frames[i].value, frame.value, angles));
+  if (mixers.length === 0) mixers.push(mixer(frames[0].value, frames[0].value, angles));
+  return (progress) => {
+    let segment = 0;
+    while (segment < mixers.length - 1 && progress >= offsets[segment + 1]) segment++;
+    const length = (offsets[segment + 1] ?? 1) - offsets[segment];
+    // Before the first offset and behind the last the nearest value holds, but an overshoot at 0 or 1 goes on.
+    const local = length === 0 ? (progress < offsets[segment] ? 0 : 1) : (progress - offsets[segment]) / length;
+    const held = offsets[0] > 0 && local < 0 ? 0 : (offsets.at(-1) as number) < 1 && local > 1 ? 1 : local;
+    return mixers[segment](held >= 0 && held <= 1 ? eases[segment](held) : held);
+  };
+}
+
+function readFrame(
+  entry: KeyframeValue | Keyframe<KeyframeValue>,
+  index: number,
+): { value: KeyframeValue; offset: number | undefined; easing: string } {
+  if (isValue(entry)) return { value: entry as KeyframeValue, offset: undefined, easing: 'linear' };
+  return keyframeOptions.read(`${call} list[${index}]`, entry);
+}
+
+const isColor = (value: KeyframeValue): value is ColorLike => typeof value === 'string' || value instanceof Color;
+
+function mixer(from: KeyframeValue, to: KeyframeValue, angles: boolean): (t: number) => unknown {
+  if (typeof from === 'number' && typeof to === 'number') {
+    const way = to - from;
+    const shorter = angles ? ((((way + 180) % 360) + 360) % 360) - 180 : way;
+    return (t) => from + shorter * t;
+  }
+  if (isColor(from) && isColor(to)) return ramp([from, to]);
+  if (isPoint(from) && isPoint(to)) {
+    const [x0, y0, x1, y1] = [xOf(from as Point), yOf(from as Point), xOf(to as Point), yOf(to as Point)];
+    return (t) => ({ x: x0 + (x1 - x0) * t, y: y0 + (y1 - y0) * t });
+  }
+  return fail({
+    call,
+    option: 'value',
+    value: to,
+    problem: 'is of another kind than the one before',
+    expected: 'expected all numbers, all points or all colors',
+  });
+}

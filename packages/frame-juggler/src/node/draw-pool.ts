@@ -1,0 +1,34 @@
+import { Tinypool } from 'tinypool';
+import { draw, type DrawTask, type PackTask } from './draw.ts';
+import { withSharedPictures } from './picture-memory.ts';
+
+/** Draws frames in threads of their own; in this one where there are to be none. */
+export class DrawPool {
+  private pool: Tinypool | undefined;
+
+  /** @param threads how many, 0 for none; they start with the first task */
+  constructor(readonly threads: number) {}
+
+  /** How many tasks are worth handing over before the first is awaited. */
+  get depth(): number {
+    return this.threads === 0 ? 1 : this.threads * 2;
+  }
+
+  /** Indices are handed over, not copied: they are no longer there afterwards. */
+  async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
+    if (this.threads === 0) return draw(task);
+    this.pool ??= new Tinypool({
+      filename: new URL('./draw-worker.js', import.meta.url).href,
+      minThreads: this.threads,
+      maxThreads: this.threads,
+      isolateWorkers: false,
+    });
+    const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
+    const transferList = 'indices' in task ? [task.indices.buffer as ArrayBuffer] : [];
+    return this.pool.run(sent, { transferList }) as Promise<Uint8Array>;
+  }
+
+  async close(): Promise<void> {
+    await this.pool?.destroy();
+  }
+}

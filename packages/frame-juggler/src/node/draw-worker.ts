@@ -1,0 +1,14 @@
+import Tinypool from 'tinypool';
+import { draw, type DrawTask, type PackTask } from './draw.ts';
+import { ReceivedPictures } from './picture-memory.ts';
+
+const pictures = new ReceivedPictures();
+
+/** What a worker of the draw pool does. Its bytes are handed over, not copied. */
+export default function work(task: DrawTask | PackTask): unknown {
+  const received = 'frames' in task ? { ...task, frames: task.frames.map((frame) => pictures.restore(frame)) } : task;
+  const bytes = draw(received);
+  // Node's pooled buffers cannot be handed over.
+  const own = bytes.byteLength === bytes.buffer.byteLength ? bytes : bytes.slice();
+  return Tinypool.move(own);
+}

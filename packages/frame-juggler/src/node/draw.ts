@@ -1,0 +1,59 @@
+import { packGifIndices } from '../formats/gif.ts';
+import { y4mFrame, type Chroma } from '../formats/y4m.ts';
+import type { Frame } from '../frame/frame.ts';
+import { RasterSurface, type Rendering } from '../surfaces/raster/surface.ts';
+import { writeSvg } from '../surfaces/svg/svg.ts';
+import { encodePng } from './png.ts';
+import type { Provenance } from './provenance.ts';
+
+/** What is made of a frame. */
+export type Product =
+  | { readonly type: 'png'; readonly texts: Provenance }
+  | { readonly type: 'svg'; readonly texts: Provenance }
+  | { readonly type: 'pixels' }
+  | { readonly type: 'y4m'; readonly chroma: Chroma };
+
+/** What is to be drawn: frames, each over what is left of the one before, or a rendering that is drawn already. */
+export type DrawTask = { readonly product: Product } & (
+  { readonly frames: readonly Frame[] } | { readonly rendering: Rendering }
+);
+
+/** What is only to be packed: the indices of a GIF's frame. */
+export interface PackTask {
+  readonly indices: Uint8Array;
+}
+
+const surface = new RasterSurface();
+
+/** Draws, or packs, and makes the bytes that were asked for. The same task gives the same bytes in whichever thread. */
+export function draw(task: DrawTask | PackTask): Uint8Array {
+  if ('indices' in task) return packGifIndices(task.indices);
+  const { product } = task;
+  if (product.type === 'svg') {
+    if (!('frames' in task)) throw new Error('SVG is written from frames, not from renderings');
+    return Buffer.from(writeSvg(task.frames, product.texts));
+  }
+  if ('rendering' in task) return encode(task.rendering, product);
+  surface.reset();
+  for (const frame of task.frames) surface.draw(frame);
+  return encode(surface.drawn, product);
+}
+
+type Encoders = {
+  [Type in Exclude<Product['type'], 'svg'>]: (
+    rendering: Rendering,
+    product: Extract<Product, { type: Type }>,
+  ) => Uint8Array;
+};
+
+/** What is made of a rendering. */
+const encoders: Encoders = {
+  png: (rendering, { texts }) => encodePng(rendering, texts),
+  y4m: ({ data, width, height }, { chroma }) => y4mFrame(data, width, height, chroma),
+  // The surface draws on in the same memory.
+  pixels: ({ data }) => data.slice(),
+};
+
+function encode(rendering: Rendering, product: Exclude<Product, { type: 'svg' }>): Uint8Array {
+  return (encoders[product.type] as (rendering: Rendering, product: Product) => Uint8Array)(rendering, product);
+}

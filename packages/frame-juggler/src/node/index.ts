@@ -1,0 +1,15 @@
+export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
+export { render, Stopped } from './render.ts';
+export type { Rendered, RenderOptions } from './render.ts';
+export { formats } from './outputs/index.ts';
+export type { Format } from './outputs/index.ts';
+export { strip } from './strip.ts';
+export type { Strip, StripOptions } from './strip.ts';
+export { dialFile, readDialFile, writeDialFile } from './dial-file.ts';
+export { describe } from './describe.ts';
+export { fileHost } from './file-host.ts';
+export { writeAtomically } from './write-atomically.ts';
+export { standardOutput } from './sink.ts';
+export { encodePng } from './png.ts';
+export { provenance, readProvenance } from './provenance.ts';
+export type { Origin, Provenance } from './provenance.ts';

@@ -1,0 +1,70 @@
+import { statSync } from 'node:fs';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { asSketchError, SketchError } from '../error.ts';
+import { isSketch, type Sketch } from '../sketch/sketch.ts';
+
+/** The kinds of file that can hold a sketch. */
+export const sketchExtensions = ['.ts', '.mts', '.js', '.mjs'];
+
+/** When each file had last been changed as it was loaded. */
+const changedAt = new Map<string, number>();
+
+/**
+ * Loads the sketch that a file exports as its default, as Node (or whatever runs this) imports modules: TypeScript
+ * where that is understood. A file that has changed since it was last loaded is read anew.
+ * @param importModule imports a module by its URL, for a host that has a way of its own
+ * @throws SketchError where the file is missing, is not a sketch, or fails as it is loaded.
+ */
+export async function loadSketch(
+  file: string,
+  importModule: (url: string) => Promise<{ default?: unknown }> = (url) => import(url),
+): Promise<Sketch> {
+  const full = path.resolve(file);
+  const url = pathToFileURL(full);
+  const changed = checkSketchFile(file);
+  const before = changedAt.get(full);
+  changedAt.set(full, changed);
+  // Modules are kept by their address for ever: it is another one only where there is something new to read.
+  if (before !== undefined && before !== changed) url.searchParams.set('changed', String(changed));
+  let loaded: { default?: unknown };
+  try {
+    loaded = await importModule(url.href);
+  } catch (error) {
+    throw loadError(file, error);
+  }
+  return readSketch(file, loaded);
+}
+
+/** The sketch that a module exports. @throws SketchError where it exports none */
+export function readSketch(file: string, loaded: { default?: unknown }): Sketch {
+  if (isSketch(loaded.default)) return loaded.default;
+  const problem = 'default' in loaded ? 'does not export a sketch as its default' : 'has no default export';
+  throw new SketchError({ problem: `${file} ${problem}`, expected: 'expected export default defineSketch({ … })' });
+}
+
+/** When a sketch's file was last changed. @throws SketchError where a path cannot be a sketch's */
+export function checkSketchFile(file: string): number {
+  const found = statSync(file, { throwIfNoEntry: false });
+  if (found === undefined)
+    throw new SketchError({ problem: `${file} is not there`, expected: 'expected the path of a sketch file' });
+  if (found.isDirectory())
+    throw new SketchError({ problem: `${file} is a folder`, expected: 'expected the path of a sketch file' });
+  if (!sketchExtensions.includes(path.extname(file)))
+    throw new SketchError({
+      problem: `${file} is not a sketch file`,
+      expected: `expected one of ${sketchExtensions.join(', ')}`,
+    });
+  return found.mtimeMs;
+}
+
+function loadError(file: string, error: unknown): SketchError {
+  if (error instanceof SketchError) return error;
+  const missing = /Cannot find (?:module|package) '([^']+)'/.exec(error instanceof Error ? error.message : '');
+  if (missing) {
+    const what = missing[1].replace(/^.*\/(?=[^/]+$)/, '');
+    return new SketchError({ problem: `${file} imports ${what}, which is not there` });
+  }
+  if (error instanceof SyntaxError) return new SketchError({ problem: `${file} cannot be read: ${error.message}` });
+  return asSketchError(error);
+}

@@ -1,0 +1,44 @@
+import { wordsOf } from '../../formats/changes.ts';
+import { gifEnd, GifEncoder, type GifFrame } from '../../formats/gif.ts';
+import type { DrawPool } from '../draw-pool.ts';
+import { provenance, provenanceLines } from '../provenance.ts';
+import { openSink } from '../sink.ts';
+import type { Output, OutputSetting } from './output.ts';
+
+/** An animated GIF. Its frames are put together here, in order; packing them is spread over the pool. */
+export async function openGif(file: string, setting: OutputSetting, pool: DrawPool): Promise<Output> {
+  const comment = provenanceLines(provenance({ ...setting, frame: setting.frames }));
+  const encoder = new GifEncoder({ ...setting, comment });
+  const sink = await openSink(file);
+  await sink.write(encoder.head());
+  /** When all is written that has been handed over. */
+  let written = Promise.resolve();
+  const write = (frame: GifFrame | undefined): void => {
+    if (frame === undefined) return;
+    const packed = pool.draw({ indices: frame.indices });
+    written = Promise.all([packed, written]).then(async ([bytes]) => {
+      await sink.write(frame.head);
+      await sink.write(bytes);
+    });
+    // It is awaited later: till then its failure must not count as unhandled.
+    written.catch(() => undefined);
+  };
+  return {
+    product: () => ({ type: 'pixels' }),
+    async add(_, bytes) {
+      const before = written;
+      write(encoder.add(wordsOf(bytes)));
+      // One frame is packed while the next is put together.
+      await before;
+    },
+    async finish() {
+      write(encoder.end());
+      await written;
+      await sink.write(gifEnd);
+      // Only now the shared table is complete.
+      await sink.patch(0, encoder.head());
+      await sink.commit();
+    },
+    abandon: () => sink.abandon(),
+  };
+}

@@ -1,0 +1,30 @@
+import type { Product } from '../draw.ts';
+
+/** A kind of file, or of files, that frames are put into. */
+export interface Output {
+  /** What is made of a frame before it is added. */
+  product(frame: number): Product;
+  /** Whether a frame is there already, and need not be made. */
+  has?(frame: number): boolean;
+  /** Takes a frame; they come in order. */
+  add(frame: number, bytes: Uint8Array): Promise<void>;
+  /** All are in: the file is there from now on. */
+  finish(): Promise<void>;
+  /** Something went wrong: no part of a file stays. Frames that are files of their own do. */
+  abandon(): Promise<void>;
+}
+
+/** What every output is told of the run. */
+export interface OutputSetting {
+  /** Pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly frameRate: number;
+  readonly repeat: boolean;
+  /** The first and the last frame. */
+  readonly frames: readonly [number, number];
+  readonly title: string;
+  readonly seed: number;
+  /** What tells this run from another. */
+  readonly fingerprint: string;
+}

@@ -1,0 +1,102 @@
+import { mkdir, readdir, readFile, rm } from 'node:fs/promises';
+import path from 'node:path';
+import { SketchError } from '../../error.ts';
+import { describe } from '../describe.ts';
+import { writeAtomically } from '../write-atomically.ts';
+import { provenance, readProvenance, type Provenance } from '../provenance.ts';
+import type { Output, OutputSetting } from './output.ts';
+
+/** The place of the frame's number in a sequence's name: `%d`, or `%04d` for at least four digits. */
+const numberMark = /%(?:0(\d+))?d/;
+
+/** Whether an output's name is that of a sequence. */
+export function isSequence(output: string): boolean {
+  return numberMark.test(path.basename(output));
+}
+
+/** The name of one frame's file. */
+export function frameFile(output: string, frame: number): string {
+  const named = path.basename(output).replace(numberMark, (_, digits: string | undefined) => String(frame).padStart(Number(digits ?? 0), '0')); // prettier-ignore
+  return path.join(path.dirname(output), named);
+}
+
+export interface SequenceOptions {
+  /** Leaves frames of the same run that are there as they are. */
+  readonly resume: boolean;
+  /** Takes frames of other runs away. */
+  readonly overwrite: boolean;
+}
+
+/**
+ * A file a frame, `frames/%04d.png` or `.svg`. Each tells which run it is of, so that frames of two runs are never
+ * mixed: where some of another are there, it is an error, unless they are to be replaced.
+ */
+export async function openSequence(
+  output: string,
+  type: 'png' | 'svg',
+  setting: OutputSetting,
+  { resume, overwrite }: SequenceOptions,
+): Promise<Output> {
+  const folder = path.dirname(output);
+  await mkdir(folder, { recursive: true }).catch((error: unknown) => {
+    throw new SketchError({ problem: `${folder} could not be made: ${describe(error, path.dirname(folder))}` });
+  });
+  const found = await framesThere(output);
+  const others = found.filter(({ texts }) => texts.Run !== setting.fingerprint);
+  if (others.length > 0 && !overwrite) throw ofAnotherRun(others);
+  for (const { file, texts } of others) if (texts.Software === 'Frame Juggler') await rm(file, { force: true });
+  const own = found.filter(({ frame, texts }) => texts.Run === setting.fingerprint && within(frame, setting.frames));
+  const there = new Set(resume ? own.map(({ frame }) => frame) : []);
+  // The last one is made once more, to see whether the sketch still paints what it did.
+  const last = Math.max(...there);
+  there.delete(last);
+  return {
+    product: (frame) => ({ type, texts: provenance({ ...setting, frame, run: setting.fingerprint }) }),
+    has: (frame) => there.has(frame),
+    async add(frame, bytes) {
+      const file = frameFile(output, frame);
+      if (frame === last && !Buffer.from(bytes).equals(await readFile(file).catch(() => bytes)))
+        throw new SketchError({
+          problem: `${file} is not what the sketch paints now: something it uses has changed since`,
+          expected: 'expected --overwrite in place of --resume, or another folder',
+        });
+      await writeAtomically(file, bytes);
+    },
+    finish: () => Promise.resolve(),
+    abandon: () => Promise.resolve(),
+  };
+}
+
+interface FoundFrame {
+  readonly frame: number;
+  readonly file: string;
+  readonly texts: Provenance;
+}
+
+async function framesThere(output: string): Promise<FoundFrame[]> {
+  const folder = path.dirname(output);
+  const [before, after] = path.basename(output).split(numberMark).filter((_, index) => index !== 1); // prettier-ignore
+  const found: FoundFrame[] = [];
+  for (const entry of (await readdir(folder)).sort()) {
+    if (!entry.startsWith(before) || !entry.endsWith(after)) continue;
+    const number = entry.slice(before.length, entry.length - after.length);
+    const file = path.join(folder, entry);
+    if (/^\d+$/.test(number) && frameFile(output, Number(number)) === file)
+      found.push({ frame: Number(number), file, texts: readProvenance(await readFile(file)) });
+  }
+  return found;
+}
+
+function ofAnotherRun(others: readonly FoundFrame[]): SketchError {
+  const [{ file, texts }] = others;
+  const more = others.length > 1 ? ` and ${others.length - 1} more` : '';
+  const whose = texts.Seed === undefined ? '' : ` (${texts.Title}, seed ${texts.Seed})`;
+  return new SketchError({
+    problem: `${file}${more} ${others.length > 1 ? 'are' : 'is'} of another run${whose}`,
+    expected: 'expected another folder, or --overwrite to replace what is there',
+  });
+}
+
+function within(frame: number, [first, last]: readonly [number, number]): boolean {
+  return frame >= first && frame <= last;
+}

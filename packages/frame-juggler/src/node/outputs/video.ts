@@ -1,0 +1,99 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { rename, rm } from 'node:fs/promises';
+import path from 'node:path';
+import { y4mHead, type Chroma } from '../../formats/y4m.ts';
+import { SketchError } from '../../error.ts';
+import { describe } from '../describe.ts';
+import { provenance, provenanceLines } from '../provenance.ts';
+import { besideName } from '../sink.ts';
+import type { Output, OutputSetting } from './output.ts';
+
+/** The encoder that is asked for; one that takes the same arguments may stand in for it. */
+const encoder = process.env.JUGGLE_ENCODER ?? 'ffmpeg';
+
+const codecs = {
+  '.mp4': ['-c:v', 'libx264', '-crf', '16', '-preset', 'medium', '-movflags', '+faststart', '-f', 'mp4'],
+  '.webm': ['-c:v', 'libvpx-vp9', '-crf', '22', '-b:v', '0', '-row-mt', '1', '-f', 'webm'],
+} as const;
+
+export type VideoExtension = keyof typeof codecs;
+
+/**
+ * A video, made by the encoder that is installed on the machine: it is handed plain pictures.
+ * @throws SketchError where there is none
+ */
+export async function openVideo(
+  file: string,
+  setting: OutputSetting,
+  extension: VideoExtension,
+  chroma: Chroma,
+): Promise<Output> {
+  const beside = besideName(file);
+  const { width, height, frameRate, title } = setting;
+  // With color halved both sides must be even: a row or column more, as its neighbor is.
+  const even = chroma === '420' && (width % 2 === 1 || height % 2 === 1);
+  const child = spawn(
+    encoder,
+    [
+      ...['-hide_banner', '-loglevel', 'error', '-y', '-f', 'yuv4mpegpipe', '-i', 'pipe:0'],
+      ...(even ? ['-vf', 'pad=ceil(iw/2)*2:ceil(ih/2)*2'] : []),
+      ...['-pix_fmt', chroma === '420' ? 'yuv420p' : 'yuv444p', '-colorspace', 'bt709', '-color_primaries', 'bt709'],
+      ...['-color_trc', 'bt709', '-color_range', 'tv', ...codecs[extension]],
+      ...['-metadata', `title=${title}`],
+      ...[
+        '-metadata',
+        `comment=${provenanceLines(provenance({ ...setting, frame: setting.frames })).replaceAll('\n', '; ')}`,
+      ],
+      beside,
+    ],
+    { stdio: ['pipe', 'ignore', 'pipe'] },
+  );
+  let complaint = '';
+  child.stderr.on('data', (data: Buffer) => (complaint += data.toString()));
+  // What cannot be written is told by the encoder's end.
+  child.stdin.on('error', () => undefined);
+  const ended = new Promise<number>((resolve) => child.once('close', (code) => resolve(code ?? 1)));
+  await once(child, 'spawn').catch((error: unknown) => {
+    throw missing(file, error);
+  });
+
+  const send = async (bytes: Uint8Array): Promise<void> => {
+    if (child.exitCode !== null) throw failed(file, complaint);
+    if (!child.stdin.write(bytes)) await Promise.race([once(child.stdin, 'drain'), ended]);
+  };
+  const abandon = async (): Promise<void> => {
+    child.kill();
+    await ended;
+    await rm(beside, { force: true }).catch(() => undefined);
+  };
+  await send(y4mHead(width, height, frameRate, chroma));
+  return {
+    product: () => ({ type: 'y4m', chroma }),
+    add: (_, bytes) => send(bytes),
+    async finish() {
+      child.stdin.end();
+      if ((await ended) !== 0) {
+        await abandon();
+        throw failed(file, complaint);
+      }
+      await rename(beside, file);
+    },
+    abandon,
+  };
+}
+
+function missing(file: string, error: unknown): SketchError {
+  const none = (error as NodeJS.ErrnoException).code === 'ENOENT';
+  return new SketchError({
+    problem: none
+      ? `${path.extname(file)} needs an encoder, ${encoder}, which is not installed`
+      : `the encoder ${encoder} could not be started: ${describe(error, encoder)}`,
+    expected: 'install it, or write .y4m or a sequence like frames/%04d.png, which any encoder takes',
+  });
+}
+
+function failed(file: string, complaint: string): SketchError {
+  const last = complaint.trim().split('\n').at(-1) ?? '';
+  return new SketchError({ problem: `${file} could not be written: ${encoder} says: ${last || 'nothing'}` });
+}

@@ -1,0 +1,117 @@
+import { crc32, deflateSync } from 'node:zlib';
+import { wordsOf, type PixelRect } from '../formats/changes.ts';
+import type { Rendering } from '../surfaces/raster/surface.ts';
+import type { Provenance } from './provenance.ts';
+
+/*
+ * PNG (Portable Network Graphics, third edition), eight bits a channel. Node's own zlib does the packing: around that,
+ * the format is four chunks, and encoders in plain JavaScript take thirty times as long.
+ */
+
+const signature = Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
+/** A quarter of the time of the usual level, for files a fifth larger. */
+export const packing = { level: 3, memLevel: 9 };
+const colorTypes = { rgb: 2, rgba: 6 } as const;
+
+/** A picture; whether it is opaque all over is looked for where it is not told. */
+type Pixels = Omit<Rendering, 'opaque'> & Partial<Pick<Rendering, 'opaque'>>;
+
+/** Where rows are laid out for packing: new memory for each picture would take as long as the laying out. */
+let rowsMemory = new Uint8Array(0);
+
+/** A picture as a PNG file: without an alpha channel where every pixel is opaque. The same picture, the same bytes. */
+export function encodePng(picture: Pixels, from: Provenance = {}): Uint8Array {
+  const { opaque = isOpaque(picture.data) } = picture;
+  const whole = wholeOf(picture);
+  const length = rowsLength(whole, opaque);
+  if (rowsMemory.length < length) rowsMemory = new Uint8Array(length);
+  const data = deflateSync(pngRows(picture, whole, opaque, rowsMemory.subarray(0, length)), packing);
+  return Buffer.concat([...pngHead(picture, opaque, from), pngChunk('IDAT', data), pngEnd()]);
+}
+
+/** The pieces that a PNG file begins with, up to its pixels. */
+export function pngHead(
+  { width, height }: Pick<Pixels, 'width' | 'height'>,
+  opaque: boolean,
+  from: Provenance,
+): Uint8Array[] {
+  const header = Buffer.alloc(13);
+  header.writeUInt32BE(width, 0);
+  header.writeUInt32BE(height, 4);
+  header[8] = 8;
+  header[9] = opaque ? colorTypes.rgb : colorTypes.rgba;
+  return [signature, pngChunk('IHDR', header), ...provenanceChunks(from)];
+}
+
+export function pngEnd(): Uint8Array {
+  return pngChunk('IEND', new Uint8Array(0));
+}
+
+export function wholeOf({ width, height }: Pick<Pixels, 'width' | 'height'>): PixelRect {
+  return { x: 0, y: 0, width, height };
+}
+
+export function pngChunk(type: string, data: Uint8Array): Uint8Array {
+  const result = Buffer.alloc(data.length + 12);
+  result.writeUInt32BE(data.length, 0);
+  result.write(type, 4, 'latin1');
+  result.set(data, 8);
+  result.writeUInt32BE(crc32(result.subarray(4, data.length + 8)), data.length + 8);
+  return result;
+}
+
+/** International text chunks, as a title may be in any script. */
+function provenanceChunks(from: Provenance): Uint8Array[] {
+  // Keyword, then: not compressed, no language, no translated keyword, the text.
+  return Object.entries(from).map(([keyword, text]) => pngChunk('iTXt', Buffer.from(`${keyword}\0\0\0\0\0${text}`)));
+}
+
+/**
+ * The pixels of a rectangle as PNG packs them: each row behind a 0, no filter. Flat colors pack best so.
+ * @param into where they go; new memory unless told otherwise
+ */
+export function pngRows(
+  { width, data }: Pixels,
+  rect: PixelRect,
+  opaque: boolean,
+  into = new Uint8Array(rowsLength(rect, opaque)),
+): Uint8Array {
+  const length = rect.width * (opaque ? 3 : 4);
+  const words = wordsOf(data);
+  const packed = new Uint32Array(Math.ceil(rect.width / 4) * 3);
+  const packedBytes = new Uint8Array(packed.buffer);
+  for (let row = 0; row < rect.height; row++) {
+    const from = (rect.y + row) * width + rect.x;
+    const to = row * (length + 1) + 1;
+    into[to - 1] = 0;
+    if (!opaque) into.set(data.subarray(from * 4, (from + rect.width) * 4), to);
+    else {
+      packThreeBytes(words, from, rect.width, packed);
+      into.set(packedBytes.subarray(0, length), to);
+    }
+  }
+  return into;
+}
+
+function rowsLength({ width, height }: PixelRect, opaque: boolean): number {
+  return (width * (opaque ? 3 : 4) + 1) * height;
+}
+
+/** Leaves alpha out: four words of four bytes become three. What lies behind the last pixel is of no account. */
+function packThreeBytes(words: Uint32Array, from: number, count: number, out: Uint32Array): void {
+  let to = 0;
+  for (let at = from; at < from + count; at += 4) {
+    const second = words[at + 1];
+    const third = words[at + 2];
+    out[to++] = (words[at] & 0xffffff) | (second << 24);
+    out[to++] = ((second >>> 8) & 0xffff) | (third << 16);
+    out[to++] = ((third >>> 16) & 0xff) | (words[at + 3] << 8);
+  }
+}
+
+function isOpaque(data: Uint8Array): boolean {
+  const words = wordsOf(data);
+  let all = -1;
+  for (let at = 0; at < words.length; at++) all &= words[at];
+  return all >>> 24 === 255;
+}

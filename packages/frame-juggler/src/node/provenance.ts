@@ -1,0 +1,72 @@
+import { createHash } from 'node:crypto';
+
+/** What a file tells of where it came from, so that it can be had again: keyword and text, in order. */
+export type Provenance = Readonly<Record<string, string>>;
+
+export interface Origin {
+  readonly title: string;
+  readonly seed: number;
+  /** The frame, or the first and the last of several. */
+  readonly frame: number | readonly [number, number];
+  /** What tells this run from another of the same sketch. */
+  readonly run?: string | undefined;
+}
+
+/** The texts that go into a file. */
+export function provenance({ title, seed, frame, run }: Origin): Provenance {
+  return {
+    Title: title,
+    Software: 'Frame Juggler',
+    ...(typeof frame === 'number' ? { Frame: String(frame) } : { Frames: `${frame[0]}..${frame[1]}` }),
+    Seed: String(seed),
+    ...(run === undefined ? {} : { Run: run }),
+  };
+}
+
+/** The texts in one, a line each, for files that have room for a comment only. */
+export function provenanceLines(texts: Provenance): string {
+  return Object.entries(texts)
+    .map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`)
+    .join('\n');
+}
+
+/** A short fingerprint of everything that a run's frames follow from. */
+export function fingerprint(...parts: readonly (string | Uint8Array)[]): string {
+  const hash = createHash('sha256');
+  for (const part of parts) hash.update(`${part.length}:`).update(part);
+  return hash.digest('hex').slice(0, 16);
+}
+
+/** What a PNG, APNG, SVG or GIF file of ours tells of itself; empty where it tells nothing. */
+export function readProvenance(bytes: Uint8Array): Provenance {
+  const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
+  if (buffer.subarray(1, 4).toString('latin1') === 'PNG') return pngTexts(buffer);
+  if (buffer.subarray(0, 4).toString('latin1') === 'GIF8') {
+    const start = buffer.indexOf(Uint8Array.of(0x21, 0xfe));
+    const parts: Buffer[] = [];
+    for (let at = start + 2; start >= 0 && buffer[at] > 0; at += buffer[at] + 1)
+      parts.push(buffer.subarray(at + 1, at + 1 + buffer[at]));
+    return lines(Buffer.concat(parts).toString());
+  }
+  const comment = /<metadata[^>]*>([^<]*)<\/metadata>/.exec(buffer.toString());
+  return comment === null ? {} : lines(unescape(comment[1]));
+}
+
+function lines(text: string): Provenance {
+  return Object.fromEntries([...text.matchAll(/^\s*(\w+): (.*)$/gm)].map(([, keyword, value]) => [keyword, value]));
+}
+
+function unescape(text: string): string {
+  return text.replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&quot;', '"').replaceAll('&amp;', '&');
+}
+
+function pngTexts(png: Buffer): Provenance {
+  const texts: Record<string, string> = {};
+  for (let at = 8; at + 12 <= png.length; at += png.readUInt32BE(at) + 12) {
+    const end = at + 8 + png.readUInt32BE(at);
+    if (png.toString('latin1', at + 4, at + 8) !== 'iTXt') continue;
+    const [keyword] = png.toString('utf8', at + 8, end).split('\0');
+    texts[keyword] = png.toString('utf8', at + 8 + keyword.length + 5, end);
+  }
+  return texts;
+}

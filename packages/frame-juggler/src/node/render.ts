@@ -1,0 +1,174 @@
+import { stat } from 'node:fs/promises';
+import { availableParallelism } from 'node:os';
+import { SketchError } from '../error.ts';
+import type { Chroma } from '../formats/y4m.ts';
+import { pictureSize } from '../frame/frame.ts';
+import { anything, callable, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
+import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import type { Run } from '../sketch/run.ts';
+import type { Sketch } from '../sketch/sketch.ts';
+import { DrawPool } from './draw-pool.ts';
+import { formats, openOutput, readTarget, type Target } from './outputs/index.ts';
+import type { OutputSetting } from './outputs/output.ts';
+import { frameFile, isSequence } from './outputs/sequence.ts';
+import { fingerprint } from './provenance.ts';
+import { renderFrames } from './render-frames.ts';
+import { openRun, runSettingsTable } from './run-settings.ts';
+
+const isRange = (value: unknown): boolean =>
+  Array.isArray(value) && value.length === 2 && value.every((part) => Number.isInteger(part) && part >= 0) && value[0] <= value[1]; // prettier-ignore
+
+/** The kind of a range of frames: the first and the last. */
+export const frameRange = kindOf<readonly [number, number]>(
+  '[first, last], whole numbers from 0',
+  isRange,
+  'is not a range',
+);
+
+const renderTable = {
+  /** The frame, counted from 0, of an output that holds one. */
+  frame: optional(whole(0)),
+  /** The moment of that frame, in seconds. */
+  seconds: optional(length),
+  /** The first and the last frame of an output that holds many; the whole run if left out. */
+  frames: optional(frameRange),
+  /** The kind of file, where the output's name does not say. */
+  format: optional(oneOf(...formats)),
+  /** How finely video keeps color beside brightness. */
+  chroma: optional(oneOf<Chroma>('420', '444'), '420'),
+  /** Leaves frames of a sequence that are there as they are. */
+  resume: optional(toggle, false),
+  /** Replaces frames of a sequence that are another run's. */
+  overwrite: optional(toggle, false),
+  /** How many threads draw; as many as there are cores if left out. */
+  workers: optional(whole(1)),
+  /** Stops the work after the frame at hand. */
+  signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
+  /** Called after every frame that is there: how many of how many. */
+  onProgress: optional(callable<(done: number, total: number) => void>()),
+  /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
+  source: optional(anything),
+};
+const renderOptions = new Schema({ ...runSettingsTable, ...renderTable }, '{ frames: [0, 59], density: 2 }');
+/** How a sketch is rendered. */
+export type RenderOptions = Options<typeof runSettingsTable & typeof renderTable>;
+type Read = Complete<typeof runSettingsTable & typeof renderTable>;
+
+/** What a render made. */
+export interface Rendered {
+  readonly output: string;
+  readonly title: string;
+  /** The first and the last frame. */
+  readonly frames: readonly [number, number];
+  readonly count: number;
+  /** Pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly frameRate: number;
+  readonly seed: number;
+  /** The size of the file, where there is one. */
+  readonly bytes: number | undefined;
+}
+
+/** So few frames are drawn before threads of their own would have started. */
+const fewFrames = 6;
+
+/**
+ * Renders a sketch's frames to where an output's name says: `.png` and `.svg` hold one frame, `.gif`, `.apng`, `.y4m`,
+ * `.mp4` and `.webm` the whole run, `frames/%04d.png` is one file per frame, `-` is standard output. Files appear
+ * whole or not at all.
+ * @throws SketchError where the sketch is wrong, or nothing can be written there; {@link Stopped} after the signal
+ */
+export async function render(sketch: Sketch, output: string, options: RenderOptions = {}): Promise<Rendered> {
+  const read = renderOptions.read('render', options);
+  const target = readTarget(output, read.format);
+  checkTogether(target, read);
+  const run = openRun(sketch, read);
+  const single = read.seconds === undefined ? (read.frame ?? 0) : run.frameAtSeconds(read.seconds);
+  const frames = target.many ? rangeOf(run, read.frames) : ([single, single] as const);
+  const total = frames[1] - frames[0] + 1;
+  const setting = settingOf(run, target, frames, read.source);
+  const pool = new DrawPool(total < fewFrames ? 0 : (read.workers ?? availableParallelism()));
+  const opened = await openOutput(target, setting, read, pool);
+  let done = 0;
+  const onFrame = (count: number): void => {
+    done = count;
+    read.onProgress?.(count, total);
+  };
+  try {
+    await renderFrames(run, opened, { frames, pool, signal: read.signal, onFrame });
+    if (read.signal?.aborted === true) throw new Stopped(target, frames, done);
+    await opened.finish();
+  } catch (error) {
+    await opened.abandon();
+    if (error instanceof SketchError && target.many && !(error instanceof Stopped))
+      error.message += `. ${whatIsThere(target, frames, done)}`;
+    throw error;
+  } finally {
+    await pool.close();
+  }
+  const { title, width, height, frameRate, seed } = setting;
+  const bytes = (await stat(output).catch(() => undefined))?.size;
+  return { output, title, frames: setting.frames, count: total, width, height, frameRate, seed, bytes };
+}
+
+function settingOf(run: Run, target: Target, frames: readonly [number, number], source: unknown): OutputSetting {
+  const { sketch, seed, width, height, density } = run;
+  const choice = JSON.stringify({ seed, width, height, density, dials: run.dials });
+  const made = source instanceof Uint8Array ? source : String(source ?? sketch.title);
+  const shown = run.frameAfterRounds(frames[0]);
+  return {
+    ...pictureSize(run),
+    frameRate: sketch.frameRate,
+    repeat: sketch.repeat,
+    frames: target.many ? frames : [shown, shown],
+    title: sketch.title,
+    seed,
+    fingerprint: fingerprint(made, choice),
+  };
+}
+
+/** Options that say two things at once. */
+function checkTogether({ many, output }: Target, options: Read): void {
+  if (!many && options.frames !== undefined)
+    throw new SketchError({
+      problem: `${output} holds one frame, but several were asked for`,
+      expected: 'expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm',
+    });
+  if (many && (options.frame !== undefined || options.seconds !== undefined))
+    throw new SketchError({
+      problem: `${output} holds many frames, but one was asked for`,
+      expected: 'expected a range of frames, or a .png or .svg',
+    });
+  if (options.resume && !isSequence(output))
+    throw new SketchError({
+      problem: 'only a sequence can be continued',
+      expected: 'expected an output like frames/%04d.png',
+    });
+}
+
+/** The first and the last frame that are asked for, or those of the whole run. */
+export function rangeOf(run: Run, frames: readonly [number, number] | undefined): readonly [number, number] {
+  if (frames !== undefined) return frames;
+  if (run.sketch.frames === Infinity)
+    throw new SketchError({
+      problem: `${run.sketch.title} has no duration, so it has no end`,
+      expected: 'expected --frames A..B, for example --frames 0..119, or a duration in the sketch',
+    });
+  return [0, run.sketch.frames - 1];
+}
+
+/** The work was stopped by its signal. */
+export class Stopped extends SketchError {
+  constructor(target: Target, frames: readonly [number, number], done: number) {
+    super({ problem: `stopped. ${whatIsThere(target, frames, done)}` });
+  }
+}
+
+function whatIsThere({ output }: Target, [first]: readonly [number, number], done: number): string {
+  if (!isSequence(output)) return `Nothing was written to ${output}`;
+  if (done === 0) return 'No frame is there yet';
+  const last = frameFile(output, first + done - 1);
+  if (done === 1) return `${last} is there: --resume continues`;
+  return `${frameFile(output, first)} to ${last} are there: --resume continues`;
+}

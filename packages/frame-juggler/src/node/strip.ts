@@ -1,0 +1,149 @@
+import { SketchError } from '../error.ts';
+import { layOutStrip, type StripTile } from '../formats/strip.ts';
+import { callable, kindOf, listOf, whole } from '../schema/kind.ts';
+import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import type { Run } from '../sketch/run.ts';
+import type { Sketch } from '../sketch/sketch.ts';
+import { RasterSurface } from '../surfaces/raster/surface.ts';
+import { writeAtomically } from './write-atomically.ts';
+import { encodePng } from './png.ts';
+import { provenance } from './provenance.ts';
+import { frameRange, rangeOf } from './render.ts';
+import { openRun, runSettingsTable } from './run-settings.ts';
+import { standardOutput } from './sink.ts';
+
+const stripTable = {
+  /** The first and the last frame; the whole run if left out. */
+  frames: optional(frameRange),
+  /** Just these frames. */
+  pick: optional(listOf(whole(0), 'frames', 1)),
+  /** One frame under several seeds, the first and the last, in place of several frames. */
+  seeds: optional(frameRange),
+  /** The frame that is shown under several seeds. */
+  frame: optional(whole(0), 0),
+  /** How many frames, spread evenly. */
+  count: optional(whole(1), 8),
+  /** How many stand side by side; a number that suits if left out. */
+  columns: optional(whole(1)),
+  /** How many pixels wide each frame is. */
+  tile: optional(whole(1), 300),
+  /** Stops the work after the frame at hand. */
+  signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
+  /** Called after every frame that was worked out: how many of how many. */
+  onProgress: optional(callable<(done: number, total: number) => void>()),
+};
+const stripOptions = new Schema({ ...runSettingsTable, ...stripTable }, '{ count: 8, tile: 300 }');
+/** How a strip is made. */
+export type StripOptions = Options<typeof runSettingsTable & typeof stripTable>;
+type Read = Complete<typeof runSettingsTable & typeof stripTable>;
+
+/** What a strip shows. */
+export interface Strip {
+  readonly output: string;
+  readonly title: string;
+  readonly frames: readonly number[];
+  readonly seeds: readonly number[];
+  /** Pixels. */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The most pictures that one strip can hold. */
+const maxTiles = 1000;
+
+/**
+ * Writes one PNG of several frames of a sketch side by side, numbered; or of one frame under several seeds.
+ * @throws SketchError where the sketch is wrong, or nothing can be written there
+ */
+export async function strip(sketch: Sketch, output: string, options: StripOptions = {}): Promise<Strip> {
+  const read = stripOptions.read('strip', options);
+  if (output !== standardOutput && !/\.png$/i.test(output))
+    throw new SketchError({
+      problem: `a strip cannot be written to ${output}`,
+      expected: 'expected a .png file, or -',
+    });
+  const { tiles, frames, seeds } = await (read.seeds === undefined
+    ? ofFrames(sketch, read)
+    : ofSeeds(sketch, read, read.seeds));
+  const picture = await layOutStrip(tiles, read.columns ?? suitingColumns(tiles));
+  const { title } = sketch;
+  const texts = provenance({ title, seed: seeds[0], frame: [Math.min(...frames), Math.max(...frames)] });
+  await writeAtomically(output, encodePng(picture, texts));
+  return { output, title, frames, seeds, width: picture.width, height: picture.height };
+}
+
+interface Tiles {
+  readonly tiles: readonly StripTile[];
+  readonly frames: readonly number[];
+  readonly seeds: readonly number[];
+}
+
+async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
+  const run = openTiled(sketch, read);
+  const chosen = read.pick ?? spread(rangeOf(run, read.frames), read.count);
+  checkCount(chosen.length);
+  const frames = chosen.map((frame) => run.frameAfterRounds(frame));
+  const surface = new RasterSurface();
+  const byFrame = new Map<number, StripTile>();
+  const total = Math.max(...frames) + 1;
+  let shown = -1;
+  for (const frame of [...new Set(frames)].sort((a, b) => a - b)) {
+    checkSignal(read.signal);
+    await run.drawTo(frame, shown, (painted) => surface.draw(painted));
+    shown = frame;
+    const text = `${frame} · ${(frame / sketch.frameRate).toFixed(2)} s`;
+    byFrame.set(frame, { picture: surface.picture(), text });
+    read.onProgress?.(frame + 1, total);
+  }
+  return { tiles: frames.map((frame) => byFrame.get(frame)!), frames, seeds: [run.seed] };
+}
+
+async function ofSeeds(sketch: Sketch, read: Read, [first, last]: readonly [number, number]): Promise<Tiles> {
+  checkCount(last - first + 1);
+  const seeds = Array.from({ length: last - first + 1 }, (_, index) => first + index);
+  const tiles: StripTile[] = [];
+  for (const seed of seeds) {
+    checkSignal(read.signal);
+    const run = openTiled(sketch, { ...read, seed });
+    const surface = new RasterSurface();
+    await run.drawTo(read.frame, -1, (painted) => surface.draw(painted));
+    tiles.push({ picture: surface.picture(), text: `seed ${seed}` });
+    read.onProgress?.(tiles.length, seeds.length);
+  }
+  return { tiles, frames: [read.frame], seeds };
+}
+
+/** A run whose frames are drawn as large as the tiles are, so that nothing has to be made smaller afterwards. */
+function openTiled(sketch: Sketch, read: Read): Run {
+  const run = openRun(sketch, read);
+  run.density = read.tile / run.width;
+  return run;
+}
+
+function checkCount(count: number): void {
+  if (count > maxTiles)
+    throw new SketchError({
+      problem: `a strip of ${count} pictures is too long`,
+      expected: `expected at most ${maxTiles}`,
+    });
+}
+
+function checkSignal(signal: AbortSignal | undefined): void {
+  if (signal?.aborted === true) throw new SketchError({ problem: 'stopped. Nothing was written' });
+}
+
+/** Frames spread evenly from the first to the last, both of them among them. */
+function spread([first, last]: readonly [number, number], count: number): number[] {
+  const number = Math.min(count, last - first + 1);
+  if (number === 1) return [first];
+  return Array.from({ length: number }, (_, index) => first + Math.round((index * (last - first)) / (number - 1)));
+}
+
+/** So many columns that the whole is about as wide as a screen is. */
+function suitingColumns(tiles: readonly StripTile[]): number {
+  const { width, height } = tiles[0].picture;
+  const best = Math.round(Math.sqrt((tiles.length * (height + 40) * 1.6) / width));
+  const limit = Math.max(1, Math.min(tiles.length, best));
+  // Full rows, where that is not far off.
+  return [limit, limit + 1, limit - 1].find((columns) => columns > 0 && tiles.length % columns === 0) ?? limit;
+}

@@ -1,0 +1,58 @@
+import vm from 'node:vm';
+import { SketchError } from '../error.ts';
+import type { RunCall } from '../sketch/run.ts';
+
+/*
+ * A sketch that never comes back from one of its functions would keep its host for ever. Node can stop code that runs
+ * too long, where it is called through `vm`.
+ */
+
+const called = Symbol.for('frame-juggler.called');
+const script = new vm.Script(`globalThis[Symbol.for('frame-juggler.called')]()`, { filename: 'node:time-limit' });
+
+/** Calls a sketch's functions, none of them for longer than so many seconds. */
+export function timeLimit(seconds: number): <T>(call: () => T, what: RunCall) => T {
+  return <T>(call: () => T, what: RunCall): T => {
+    const host = globalThis as unknown as Record<symbol, unknown>;
+    const outer = host[called];
+    host[called] = call;
+    let result: T;
+    try {
+      result = script.runInThisContext({ timeout: Math.max(1, Math.round(seconds * 1000)) }) as T;
+    } catch (error) {
+      const code = error instanceof Error && 'code' in error ? error.code : undefined;
+      if (code === 'ERR_SCRIPT_EXECUTION_TIMEOUT') throw new TookTooLong(what, seconds);
+      throw error;
+    } finally {
+      host[called] = outer;
+    }
+    return result instanceof Promise ? (within(result, seconds, what) as T) : result;
+  };
+}
+
+async function within<T>(promise: Promise<T>, seconds: number, what: RunCall): Promise<T> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new TookTooLong(what, seconds)), seconds * 1000);
+  });
+  try {
+    return await Promise.race([promise, late]);
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+/** One of the sketch's functions took too long. */
+class TookTooLong extends SketchError {
+  constructor({ sketch, frame, name }: RunCall, seconds: number) {
+    super({
+      problem: `${sketch.title}: frame ${frame} never finished: ${name} was stopped after ${seconds} s`,
+      expected: 'look for a loop that never ends, or give it longer with --patience',
+    });
+  }
+
+  /** The message names the frame already. */
+  override inFrame(): this {
+    return this;
+  }
+}

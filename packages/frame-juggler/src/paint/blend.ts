@@ -1,0 +1,25 @@
+import { oneOf, type ValueOf } from '../schema/kind.ts';
+
+/** The blend modes of W3C Compositing and Blending 1, by their CSS names. Frames hold their places in this list. */
+export const blendModes = [
+  'normal',
+  'multiply',
+  'screen',
+  'overlay',
+  'darken',
+  'lighten',
+  'color-dodge',
+  'color-burn',
+  'hard-light',
+  'soft-light',
+  'difference',
+  'exclusion',
+  'hue',
+  'saturation',
+  'color',
+  'luminosity',
+] as const;
+
+/** How colors mix with what lies under them. */
+export const blendMode = oneOf(...blendModes);
+export type BlendMode = ValueOf<typeof blendMode>;

@@ -1,0 +1,185 @@
+import { fail, nearest, show } from '../error.ts';
+import { between, convertedLater, finite, fraction, listOf, missing } from '../schema/kind.ts';
+import { colorsNamed, parse, toRgb, type ParsedColor } from './culori.ts';
+
+/**
+ * A color in eight bits a channel, as one number: red, green, blue and alpha from the lowest byte up, not
+ * premultiplied. This is what frames hold; a signed 32-bit integer is the cheapest value an engine has.
+ */
+export type PackedColor = number;
+
+/** A color of sRGB: red, green and blue from 0 to 255, alpha from 0 to 1. Made by `rgb`, `hsl` and their kin. */
+export class Color {
+  readonly packed: PackedColor;
+  constructor(
+    readonly red: number,
+    readonly green: number,
+    readonly blue: number,
+    readonly alpha: number,
+  ) {
+    this.packed = pack(red, green, blue, alpha * 255);
+  }
+
+  /** The color in CSS, so that it can be put into a string. */
+  toString(): string {
+    return cssColor(this.packed);
+  }
+}
+
+/** Whatever names a color: any CSS Color 4 string, or what `rgb`, `gray`, `hsl`, `oklch` and `colorMix` give. */
+export type ColorLike = string | Color;
+
+/** Four channels from 0 to 255, rounded and kept in range. */
+export function pack(red: number, green: number, blue: number, alpha: number): PackedColor {
+  return byte(red) | (byte(green) << 8) | (byte(blue) << 16) | (byte(alpha) << 24);
+}
+
+function byte(value: number): number {
+  return value <= 0 ? 0 : value >= 255 ? 255 : (value + 0.5) | 0;
+}
+
+export const redOf = (packed: PackedColor): number => packed & 255;
+export const greenOf = (packed: PackedColor): number => (packed >>> 8) & 255;
+export const blueOf = (packed: PackedColor): number => (packed >>> 16) & 255;
+export const alphaOf = (packed: PackedColor): number => packed >>> 24;
+
+/** `#rrggbb`, or `#rrggbbaa` where it is not opaque. */
+export function cssColor(packed: PackedColor): string {
+  const channels = [redOf(packed), greenOf(packed), blueOf(packed)];
+  if (alphaOf(packed) < 255) channels.push(alphaOf(packed));
+  return `#${channels.map((channel) => channel.toString(16).padStart(2, '0')).join('')}`;
+}
+
+/**
+ * Reads a color: a CSS Color 4 string or a {@link Color}. Colors beyond sRGB are cut at its edge, as browsers do.
+ * @throws SketchError naming the nearest known color where it cannot be read.
+ */
+export function readColor(call: string, option: string, value: unknown): Color {
+  if (value instanceof Color) return value;
+  return (typeof value === 'string' ? parseCss(value) : undefined) ?? unknownColor(call, option, value);
+}
+
+const packedByText = new Map<string, PackedColor>();
+const cacheLimit = 1 << 17;
+
+/** As {@link readColor}, packed, and quick for text that was read before: sketches name the same colors every frame. */
+export function readPacked(call: string, option: string, value: unknown): PackedColor {
+  if (value instanceof Color) return value.packed;
+  if (typeof value !== 'string') return readColor(call, option, value).packed;
+  const known = packedByText.get(value);
+  if (known !== undefined) return known;
+  const { packed } = readColor(call, option, value);
+  if (packedByText.size === cacheLimit) packedByText.clear();
+  packedByText.set(value, packed);
+  return packed;
+}
+
+function parseCss(text: string): Color | undefined {
+  // The package takes hex digits without their mark, which CSS does not.
+  if (/^\s*[0-9a-f]+\s*$/i.test(text)) return undefined;
+  const parsed = parse(text.trim());
+  return parsed && fromParsed(parsed);
+}
+
+function fromParsed(parsed: ParsedColor): Color {
+  return fromUnits(toRgb(parsed));
+}
+
+/** A color of channels from 0 to 1; what lies beyond is cut. */
+export function fromUnits({ r, g, b, alpha }: { r: number; g: number; b: number; alpha?: number | undefined }): Color {
+  return new Color(clampChannel(r), clampChannel(g), clampChannel(b), Math.min(1, Math.max(0, alpha ?? 1)));
+}
+
+function clampChannel(unit: number | undefined): number {
+  return Math.min(255, Math.max(0, (unit ?? 0) * 255));
+}
+
+function unknownColor(call: string, option: string, value: unknown): never {
+  if (value === undefined) missing(call, option, 'a color, "teal" or "#0f2a3d"');
+  return fail({ call, option, value, problem: 'is not a color', expected: colorHint(value) });
+}
+
+function colorHint(value: unknown): string {
+  if (typeof value === 'number')
+    return `a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
+  if (typeof value === 'string') {
+    if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
+    const near = nearest(value.trim(), [...Object.keys(colorsNamed), 'transparent']);
+    if (near !== undefined) return `did you mean ${show(near)}?`;
+  }
+  return 'expected a CSS color: "teal", "#0f2a3d", "rgb(15 42 61 / 50%)"';
+}
+
+const channel = between(0, 255);
+const percent = between(0, 100);
+
+/** A color by red, green and blue from 0 to 255, and alpha from 0 to 1. @throws SketchError where one is out of range */
+export function rgb(red: number, green: number, blue: number, alpha = 1): Color {
+  return new Color(
+    channel.read('rgb', 'red', red),
+    channel.read('rgb', 'green', green),
+    channel.read('rgb', 'blue', blue),
+    fraction.read('rgb', 'alpha', alpha),
+  );
+}
+
+/** A gray from 0 (black) to 255 (white), and alpha from 0 to 1. @throws SketchError where one is out of range */
+export function gray(level: number, alpha = 1): Color {
+  const value = channel.read('gray', 'level', level);
+  return new Color(value, value, value, fraction.read('gray', 'alpha', alpha));
+}
+
+/**
+ * A color by hue in degrees (any number: it goes round), saturation and lightness from 0 to 100, alpha 0 to 1.
+ * @throws SketchError where one is out of range
+ */
+export function hsl(hue: number, saturation: number, lightness: number, alpha = 1): Color {
+  return fromParsed({
+    mode: 'hsl',
+    h: finite.read('hsl', 'hue', hue),
+    s: percent.read('hsl', 'saturation', saturation) / 100,
+    l: percent.read('hsl', 'lightness', lightness) / 100,
+    alpha: fraction.read('hsl', 'alpha', alpha),
+  });
+}
+
+/**
+ * A color of the Oklch space: lightness from 0 to 1, chroma from 0 (gray) to about 0.4, hue in degrees, alpha 0 to 1.
+ * What screens cannot show is cut at the edge of sRGB. @throws SketchError where one is out of range
+ */
+export function oklch(lightness: number, chroma: number, hue: number, alpha = 1): Color {
+  return fromParsed({
+    mode: 'oklch',
+    l: fraction.read('oklch', 'lightness', lightness),
+    c: fraction.read('oklch', 'chroma', chroma),
+    h: finite.read('oklch', 'hue', hue),
+    alpha: fraction.read('oklch', 'alpha', alpha),
+  });
+}
+
+/** A stop of a ramp or gradient: a color, or its offset from 0 to 1 and the color. */
+export type Stop = ColorLike | readonly [offset: number, color: ColorLike];
+
+/** Stops of a ramp or gradient: colors spread evenly, or `[offset, color]` pairs. */
+export const stops = listOf(convertedLater<Stop>('a color, or [offset, color]'), 'colors', 2);
+
+/** Stops as offsets and colors, in rising order. @throws SketchError where they are not, or are not stops */
+export function readStops(call: string, given: readonly Stop[]): { offset: number; color: Color }[] {
+  stops.read(call, 'stops', given);
+  let last = 0;
+  return given.map((stop: unknown, index) => {
+    const option = `stops[${index}]`;
+    if (!Array.isArray(stop)) return { offset: index / (given.length - 1), color: readColor(call, option, stop) };
+    const offset = fraction.read(call, `${option} offset`, stop[0]);
+    if (offset < last)
+      fail({
+        call,
+        option,
+        value: offset,
+        problem: 'comes before the stop ahead of it',
+        expected: 'expected rising offsets',
+      });
+    last = offset;
+    return { offset, color: readColor(call, option, stop[1]) };
+  });
+}

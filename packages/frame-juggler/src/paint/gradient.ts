@@ -1,0 +1,158 @@
+import type { Box } from '../geometry/box.ts';
+import type { Matrix } from '../geometry/matrix.ts';
+import { finite, length, oneOf } from '../schema/kind.ts';
+import { pairOf, point, type Pair } from '../schema/point.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import { readStops, stops, type PackedColor, type Stop } from './color.ts';
+
+/** Where a gradient's points are: in the units in force where the shape is drawn, or in fractions of the shape's box. */
+export type GradientUnits = 'user' | 'box';
+/** What lies beyond a gradient's ends: their colors, the gradient again, or the gradient to and fro (SVG's names). */
+export type Spread = 'pad' | 'repeat' | 'reflect';
+
+interface GradientBase {
+  readonly stops: readonly { readonly offset: number; readonly color: PackedColor }[];
+  readonly units: GradientUnits;
+  readonly spread: Spread;
+}
+
+/** Colors along a line from `from` to `to`. */
+export interface LinearGradient extends GradientBase {
+  readonly type: 'linear';
+  readonly from: Pair;
+  readonly to: Pair;
+}
+
+/** Colors from a focus out to a circle. */
+export interface RadialGradient extends GradientBase {
+  readonly type: 'radial';
+  readonly at: Pair;
+  readonly radius: number;
+  /** Where the first color is; inside the circle. */
+  readonly focus: Pair;
+}
+
+/** Colors round a point. */
+export interface ConicGradient extends GradientBase {
+  readonly type: 'conic';
+  readonly at: Pair;
+  /** Where it begins and ends, in degrees. */
+  readonly start: number;
+}
+
+/** A gradient, as plain data. Colors are mixed as the canvas standard says: in sRGB, not premultiplied. */
+export type Gradient = LinearGradient | RadialGradient | ConicGradient;
+
+const gradientTable = {
+  /** Colors spread evenly, or `[offset, color]` pairs with offsets from 0 to 1, rising. */
+  stops,
+  /** Where its points are: `user` units, those in force where the shape is drawn, or fractions of the shape's `box`. */
+  units: optional(oneOf('user', 'box'), 'user'),
+};
+const spreadTable = {
+  /** What lies beyond its ends: their colors (`pad`), or it again, the same way or to and fro. */
+  spread: optional(oneOf('pad', 'repeat', 'reflect'), 'pad'),
+};
+const linearTable = {
+  /** Where the first color is. */
+  from: point,
+  /** Where the last color is. */
+  to: point,
+};
+const radialTable = {
+  /** The middle of the circle. */
+  at: point,
+  /** From the middle to the last color, in units. */
+  radius: length,
+  /** Where the first color is, inside the circle; its middle if left out. */
+  focus: optional(point),
+};
+const conicTable = {
+  /** The point that the colors go round. */
+  at: point,
+  /** Where they begin and end, in degrees, 0 along +x. */
+  start: optional(finite, 0),
+};
+
+export type LinearGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof linearTable>;
+export type RadialGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof radialTable>;
+export type ConicGradientOptions = Options<typeof gradientTable & typeof conicTable>;
+
+const linearOptions = new Schema(
+  { ...linearTable, ...gradientTable, ...spreadTable },
+  "{ from: [0, 0], to: [100, 0], stops: ['navy', 'white'] }",
+);
+const radialOptions = new Schema(
+  { ...radialTable, ...gradientTable, ...spreadTable },
+  "{ at: [50, 50], radius: 40, stops: ['white', 'navy'] }",
+);
+const conicOptions = new Schema(
+  { ...conicTable, ...gradientTable },
+  "{ at: [50, 50], stops: ['navy', 'white', 'navy'] }",
+);
+
+/** A gradient along a line. @throws SketchError where an option is misspelt or cannot be meant */
+export function linearGradient(options: LinearGradientOptions): LinearGradient {
+  const call = 'linearGradient';
+  const { from, to, ...rest } = linearOptions.read(call, options);
+  return register({ type: 'linear', from: pairOf(from), to: pairOf(to), ...rest, stops: packStops(call, rest.stops) });
+}
+
+/**
+ * A gradient from the middle of a circle, or from a focus inside it, out to its edge.
+ * @throws SketchError where an option is misspelt or cannot be meant
+ */
+export function radialGradient(options: RadialGradientOptions): RadialGradient {
+  const call = 'radialGradient';
+  const { at: middle, focus: given, ...rest } = radialOptions.read(call, options);
+  const at = pairOf(middle);
+  const focus = given === undefined ? at : insideCircle(pairOf(given), at, rest.radius);
+  return register({ type: 'radial', at, focus, ...rest, stops: packStops(call, rest.stops) });
+}
+
+/**
+ * A gradient round a point, clockwise from `start` (degrees, 0 along +x).
+ * @throws SketchError where an option is misspelt or cannot be meant
+ */
+export function conicGradient(options: ConicGradientOptions): ConicGradient {
+  const call = 'conicGradient';
+  const { at, ...rest } = conicOptions.read(call, options);
+  return register({ type: 'conic', at: pairOf(at), ...rest, spread: 'pad', stops: packStops(call, rest.stops) });
+}
+
+const gradients = new WeakSet<object>();
+
+function register<T extends Gradient>(gradient: T): T {
+  gradients.add(gradient);
+  return gradient;
+}
+
+/** Whether a value came from one of the makers above. */
+export function isGradient(value: unknown): value is Gradient {
+  return typeof value === 'object' && value !== null && gradients.has(value);
+}
+
+function packStops(call: string, given: readonly Stop[]): GradientBase['stops'] {
+  return readStops(call, given).map(({ offset, color }) => ({ offset, color: color.packed }));
+}
+
+/** A focus on or beyond the edge is drawn just inside it, as SVG 2 has it. */
+function insideCircle(focus: Pair, at: Pair, radius: number): Pair {
+  const [dx, dy] = [focus[0] - at[0], focus[1] - at[1]];
+  const distance = Math.hypot(dx, dy);
+  const max = radius * 0.999;
+  return distance <= max ? focus : [at[0] + (dx / distance) * max, at[1] + (dy / distance) * max];
+}
+
+/** From fractions of a box to the units of the box; a side of no length counts as 1. */
+export function boxUnits({ left, top, right, bottom }: Box): Matrix {
+  return [right - left || 1, 0, 0, bottom - top || 1, left, top];
+}
+
+/** An offset brought between 0 and 1 as the spread says; `pad` leaves it as it is. */
+export function spreadOffset(offset: number, spread: Spread): number {
+  if (spread === 'pad') return offset;
+  if (spread === 'repeat') return offset - Math.floor(offset);
+  const twice = offset / 2 - Math.floor(offset / 2);
+  return twice <= 0.5 ? twice * 2 : 2 - twice * 2;
+}

@@ -1,0 +1,58 @@
+import { fail } from '../error.ts';
+import { inverse, multiply, rotation, scaling, translation, type Matrix } from '../geometry/matrix.ts';
+import { finite, toggle } from '../schema/kind.ts';
+import { bothOf, lengths, point, xOf, yOf } from '../schema/point.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import { readPicture, type Picture } from './picture.ts';
+
+/** A picture laid side by side without end, as a paint. */
+export interface Pattern {
+  readonly type: 'pattern';
+  readonly picture: Picture;
+  /** From the picture's pixels to the units in force. */
+  readonly transform: Matrix;
+  readonly smooth: boolean;
+}
+
+const patternTable = {
+  /** The size of one tile, in units; that of the picture if left out. */
+  size: optional(lengths),
+  /** A turn of the whole pattern, in degrees, clockwise. */
+  rotate: optional(finite, 0),
+  /** Where a tile has its corner. */
+  at: optional(point, [0, 0]),
+  /** Whether it is scaled smoothly (true) or in crisp pixels. */
+  smooth: optional(toggle, true),
+};
+const patternOptions = new Schema(patternTable, '{ size: 20 }');
+
+export type PatternOptions = Options<typeof patternTable>;
+
+const patterns = new WeakSet<object>();
+
+/** A picture as a paint, in tiles. @throws SketchError where an option is misspelt or cannot be meant */
+export function pattern(picture: Picture, options: PatternOptions = {}): Pattern {
+  const call = 'pattern';
+  const { width, height } = readPicture(call, picture);
+  const { size, rotate, at, smooth } = patternOptions.read(call, options);
+  const [tileWidth, tileHeight] = size === undefined ? [width, height] : bothOf(size);
+  let transform = scaling(tileWidth / width, tileHeight / height);
+  if (rotate !== 0) transform = multiply(rotation(rotate), transform);
+  transform = multiply(translation(xOf(at), yOf(at)), transform);
+  if (inverse(transform) === undefined)
+    fail({
+      call,
+      option: 'size',
+      value: size,
+      problem: 'leaves nothing of a tile',
+      expected: 'expected more than 0',
+    });
+  const result: Pattern = { type: 'pattern', picture, transform, smooth };
+  patterns.add(result);
+  return result;
+}
+
+/** Whether a value came from `pattern`. */
+export function isPattern(value: unknown): value is Pattern {
+  return typeof value === 'object' && value !== null && patterns.has(value);
+}

@@ -1,0 +1,80 @@
+import { fail } from '../error.ts';
+import { whole } from '../schema/kind.ts';
+import { Color, readColor, type ColorLike } from './color.ts';
+
+/** A picture's pixels as plain data, as they stand in frames and go to other threads. */
+export interface PictureData {
+  /** Tells it from all other pictures of this process. */
+  readonly id: number;
+  /** Rises with every change, so that what was made of the pixels can be made anew. */
+  readonly version: number;
+  readonly width: number;
+  readonly height: number;
+  /** Four bytes a pixel (red, green, blue, alpha; not premultiplied), row by row from the top. */
+  readonly data: Uint8Array;
+}
+
+let pictureCount = 0;
+const anyIndex = whole(0);
+
+/**
+ * A picture. Sketches get them from `asset.picture` and from `picture`, read their pixels with `colorAt` and change
+ * them with `setColorAt`.
+ */
+export class Picture implements PictureData {
+  readonly id = ++pictureCount;
+  version = 0;
+
+  constructor(
+    readonly width: number,
+    readonly height: number,
+    readonly data: Uint8Array,
+  ) {}
+
+  /** The color of a pixel, counted from the top left. @throws SketchError where there is none */
+  colorAt(x: number, y: number): Color {
+    const at = this.offset('colorAt', x, y);
+    return new Color(this.data[at], this.data[at + 1], this.data[at + 2], this.data[at + 3] / 255);
+  }
+
+  /** Gives a pixel a color. @throws SketchError where there is none, or the color cannot be read */
+  setColorAt(x: number, y: number, color: ColorLike): void {
+    const at = this.offset('setColorAt', x, y);
+    const { packed } = readColor('setColorAt', 'color', color);
+    for (let channel = 0; channel < 4; channel++) this.data[at + channel] = packed >>> (8 * channel);
+    this.version++;
+  }
+
+  /** To be called after `data` itself was written to. */
+  changed(): void {
+    this.version++;
+  }
+
+  /** The same picture with pixels of its own. */
+  copy(): Picture {
+    return new Picture(this.width, this.height, this.data.slice());
+  }
+
+  private offset(call: string, x: number, y: number): number {
+    this.within(call, 'x', x, this.width);
+    this.within(call, 'y', y, this.height);
+    return (y * this.width + x) * 4;
+  }
+
+  private within(call: string, option: string, value: number, size: number): void {
+    if (anyIndex.read(call, option, value) < size) return;
+    fail({ call, option, value, problem: 'lies outside the picture', expected: `expected 0 to ${size - 1}` });
+  }
+}
+
+/** Reads an argument that must be a picture. */
+export function readPicture(call: string, value: unknown): Picture {
+  if (value instanceof Picture) return value;
+  return fail({
+    call,
+    option: 'picture',
+    value,
+    problem: 'is not a picture',
+    expected: 'expected one of assets, or what picture(…) gives, first',
+  });
+}

@@ -1,0 +1,56 @@
+import type { Frame } from '../frame/frame.ts';
+import { FrameReader, type Group, type Item } from '../frame/reader.ts';
+import { padBox } from '../geometry/box.ts';
+import { dash } from '../geometry/dash.ts';
+import { flatten } from '../geometry/flatten.ts';
+import { isInside } from '../geometry/hit.ts';
+import { apply, identity, inverse, largestScale } from '../geometry/matrix.ts';
+import { pathBox } from '../geometry/path.ts';
+import { Polylines } from '../geometry/polyline.ts';
+import { strokeOutline } from '../geometry/stroke.ts';
+
+/** How far, in the sketch's units, the outline that is tested may be from the true one. */
+const tolerance = 0.05;
+
+/**
+ * Whether a point (in the sketch's units) lies on something of a label, or on anything in a group of it: in its filled
+ * inside or on its stroke, covered or not, within the clips about it.
+ */
+export function hitsLabel(frame: Frame, label: string, x: number, y: number): boolean {
+  const reader = new FrameReader(frame);
+  return reader.items().some((item) => isLabeled(item, label) && hitsItem(reader, item, x, y));
+}
+
+function hitsItem(reader: FrameReader, item: Item, x: number, y: number): boolean {
+  const back = inverse(item.transform);
+  if (back === undefined || item.opacity === 0 || !insideClips(reader, item.group, x, y)) return false;
+  const [px, py] = apply(back, x, y);
+  const ownTolerance = tolerance / largestScale(item.transform);
+  const { path, stroke } = item;
+  const reach = stroke === undefined ? 0 : stroke.width * Math.max(stroke.miterLimit, 1.5);
+  const box = padBox(pathBox(path), reach);
+  if (!(px >= box.left && px <= box.right && py >= box.top && py <= box.bottom)) return false;
+  const lines = new Polylines();
+  flatten(path, identity, ownTolerance, box, lines);
+  if (item.fill !== undefined && isInside(lines, item.fillRule, px, py)) return true;
+  if (stroke === undefined || stroke.width === 0) return false;
+  const dashes = new Polylines();
+  if (stroke.dash.length > 0) dash(lines, stroke.dash, stroke.dashOffset, dashes);
+  const outline = new Polylines();
+  strokeOutline(stroke.dash.length > 0 ? dashes : lines, stroke, ownTolerance, outline);
+  return isInside(outline, 'nonzero', px, py);
+}
+
+function isLabeled(item: Item, label: string): boolean {
+  if (item.label === label) return true;
+  for (let { group } = item; group !== undefined; group = group.parent) if (group.label === label) return true;
+  return false;
+}
+
+function insideClips(reader: FrameReader, group: Group | undefined, x: number, y: number): boolean {
+  for (let at = group; at !== undefined; at = at.parent) {
+    if (at.opacity === 0) return false;
+    if (at.clip !== undefined && !reader.items(at.clip).some((item) => hitsItem(reader, item, x, y))) return false;
+  }
+  return true;
+}

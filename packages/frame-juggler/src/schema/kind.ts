@@ -1,0 +1,181 @@
+import { fail, suggest, type Fault } from '../error.ts';
+
+/** What is wrong with a value that is not of a kind, and what would be right. */
+interface Complaint extends Pick<Fault, 'problem' | 'expected'> {
+  /** The part of the value at fault, where that is only one: its name behind the option's, `[1]`, and itself. */
+  readonly part?: { readonly name: string; readonly value: unknown };
+}
+
+/**
+ * A kind of value that an option or an argument can have: which values it allows, and what is said of others. Options'
+ * types, the reader that checks them, messages and the reference come of it.
+ */
+export class Kind<Value> {
+  /** Only there for the type checker. */
+  declare readonly value: Value;
+
+  /**
+   * @param words what is right, for messages and the reference: "a finite number"
+   * @param allows whether a value can be used as it is
+   * @param complain what is wrong with a value that is not allowed
+   */
+  constructor(
+    readonly words: string,
+    readonly allows: (value: unknown) => boolean,
+    private readonly complain: (value: unknown, words: string) => Complaint,
+  ) {}
+
+  /** The value of an option or argument. @throws SketchError where it is not of this kind */
+  read(call: string, option: string, value: unknown): Value {
+    return this.allows(value) ? (value as Value) : this.refuse(call, option, value);
+  }
+
+  /** What is wrong with a part of a value, by the part's name. */
+  complaintOf(name: string, value: unknown): Complaint {
+    const { part = { name: '', value }, ...complaint } = this.complain(value, this.words);
+    return { ...complaint, part: { name: `${name}${part.name}`, value: part.value } };
+  }
+
+  /** Says what is wrong with a value that is not allowed. @throws SketchError always */
+  refuse(call: string, option: string, value: unknown): never {
+    if (value === undefined) missing(call, option, this.words);
+    const { part, ...complaint } = this.complain(value, this.words);
+    if (part === undefined) return fail({ call, option, value, ...complaint });
+    return fail({ call, option: `${option}${part.name}`, value: part.value, ...complaint });
+  }
+}
+
+/** The value that a kind is of. */
+export type ValueOf<K> = K extends Kind<infer Value> ? Value : never;
+
+/** A kind that allows whatever passes a test, and says of all others that they are not what was expected. */
+export function kindOf<Value>(
+  words: string,
+  allows: (value: unknown) => boolean,
+  problem: string | ((value: unknown) => string),
+): Kind<Value> {
+  return new Kind(words, allows, (value, expected) => ({
+    problem: typeof problem === 'string' ? problem : problem(value),
+    expected: `expected ${expected}`,
+  }));
+}
+
+/** A kind whose values are converted by whoever uses them, and checked there: colors, strokes. */
+export function convertedLater<Value>(words: string): Kind<Value> {
+  return new Kind(
+    words,
+    () => true,
+    () => ({ problem: '' }),
+  );
+}
+
+/** The option was left out. */
+export function missing(call: string, option: string, words: string): never {
+  return fail({ call, option, problem: 'is missing', expected: `expected ${words}` });
+}
+
+const notNumber = (value: unknown): string =>
+  typeof value !== 'number' ? 'is not a number' : Number.isFinite(value) ? 'is out of range' : 'is not finite';
+
+/** Any finite number. */
+export const finite = kindOf<number>('a finite number', Number.isFinite, notNumber);
+
+/** A finite number that is not negative. */
+export const length = kindOf<number>(
+  'a number, 0 or more',
+  (value) => typeof value === 'number' && value >= 0 && value < Infinity,
+  (value) => (typeof value === 'number' && value < 0 ? 'is negative' : notNumber(value)),
+);
+
+/** A finite number above 0. */
+export const positive = kindOf<number>(
+  'a number above 0',
+  (value) => typeof value === 'number' && value > 0 && value < Infinity,
+  (value) => (typeof value === 'number' && value <= 0 ? 'is not above 0' : notNumber(value)),
+);
+
+/** A number from `lo` to `hi`, both included. */
+export function between(lo: number, hi: number): Kind<number> {
+  return kindOf(
+    `a number from ${lo} to ${hi}`,
+    (value) => typeof value === 'number' && value >= lo && value <= hi,
+    notNumber,
+  );
+}
+
+/** A number from 0 to 1. */
+export const fraction = between(0, 1);
+
+/** A whole number of at least `min`, and at most `max`. */
+export function whole(min: number, max = Infinity): Kind<number> {
+  return kindOf(
+    max === Infinity ? `a whole number, ${min} or more` : `a whole number from ${min} to ${max}`,
+    (value) => Number.isInteger(value) && (value as number) >= min && (value as number) <= max,
+    (value) => (Number.isInteger(value) ? 'is out of range' : 'is not a whole number'),
+  );
+}
+
+/** `true` or `false`. */
+export const toggle = kindOf<boolean>('true or false', (value) => typeof value === 'boolean', 'is not true or false');
+
+/** Text, the empty one too. */
+export const text = kindOf<string>('some text', (value) => typeof value === 'string', 'is not text');
+
+/** Text with something in it. */
+export const name = kindOf<string>(
+  'some text',
+  (value) => typeof value === 'string' && value !== '',
+  (value) => (value === '' ? 'is empty' : 'is not text'),
+);
+
+/** A function. */
+export function callable<Value>(words = 'a function'): Kind<Value> {
+  return kindOf(words, (value) => typeof value === 'function', 'is not a function');
+}
+
+/** One word of a fixed set. */
+export function oneOf<const Word extends string>(...words: readonly Word[]): Kind<Word> {
+  const known = new Set<unknown>(words);
+  return new Kind(
+    `one of ${words.join(', ')}`,
+    (value) => known.has(value),
+    (value) => ({
+      problem: 'is not known',
+      expected: suggest(value, words),
+    }),
+  );
+}
+
+/** A list of whose members each is of a kind, at least `min` of them. */
+export function listOf<Value>(kind: Kind<Value>, plural: string, min = 0): Kind<readonly Value[]> {
+  const least = min < 2 ? '' : `, at least ${min}`;
+  return new Kind(
+    `a list of ${plural}${least}`,
+    (value) => Array.isArray(value) && value.length >= min && value.every(kind.allows),
+    (value, words) => {
+      if (!Array.isArray(value)) return { problem: 'is not a list', expected: `expected ${words}` };
+      const at = value.findIndex((member) => !kind.allows(member));
+      if (at >= 0) return kind.complaintOf(`[${at}]`, value[at]);
+      const problem = value.length === 0 ? 'is empty' : `has only ${value.length}`;
+      return { problem, expected: `expected ${min === 1 ? plural : `at least ${min} ${plural}`}` };
+    },
+  );
+}
+
+/** An object whose members, by whatever name, each are of a kind. */
+export function mapOf<Value>(kind: Kind<Value>, words: string): Kind<Readonly<Record<string, Value>>> {
+  const isObject = (value: unknown): value is object =>
+    typeof value === 'object' && value !== null && !Array.isArray(value);
+  return new Kind(
+    words,
+    (value) => isObject(value) && Object.values(value).every(kind.allows),
+    (value, expected) => {
+      const wrong = isObject(value) ? Object.entries(value).find(([, member]) => !kind.allows(member)) : undefined;
+      if (wrong === undefined) return { problem: 'is not an object', expected: `expected ${expected}` };
+      return kind.complaintOf(`.${wrong[0]}`, wrong[1]);
+    },
+  );
+}
+
+/** Anything at all that is there. */
+export const anything = kindOf<unknown>('a value', (value) => value !== undefined, 'is missing');

@@ -1,0 +1,76 @@
+import { Kind, kindOf, length } from './kind.ts';
+
+/** A point of the plane: `[x, y]` or `{ x, y }`, in the units in force. */
+export type Point = readonly [number, number] | { readonly x: number; readonly y: number };
+/** A pair of numbers, x first. */
+export type Pair = readonly [number, number];
+/** A point as the library gives it back. */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+export function isPoint(value: unknown): boolean {
+  if (Array.isArray(value)) return value.length === 2 && Number.isFinite(value[0]) && Number.isFinite(value[1]);
+  if (typeof value !== 'object' || value === null) return false;
+  const { x, y } = value as { x: unknown; y: unknown };
+  return Number.isFinite(x) && Number.isFinite(y);
+}
+
+/** A point. */
+export const point = kindOf<Point>('[x, y] or { x, y } with finite numbers', isPoint, 'is not a point');
+
+export const xOf = (at: Point): number => (Array.isArray(at) ? (at as Pair)[0] : (at as Place).x);
+export const yOf = (at: Point): number => (Array.isArray(at) ? (at as Pair)[1] : (at as Place).y);
+/** A point as a pair. */
+export const pairOf = (at: Point): Pair => (Array.isArray(at) ? (at as unknown as Pair) : [xOf(at), yOf(at)]);
+
+/** A list of points, at least `min` of them and at most `max`. */
+export function points(min: number, max = Infinity): Kind<readonly Point[]> {
+  const words = max === Infinity ? `a list of ${min} points or more` : `a list of exactly ${max} points`;
+  return new Kind(
+    `${words}, [[x, y], …]`,
+    (value) => Array.isArray(value) && value.length >= min && value.length <= max && allPoints(value),
+    (value, expected) => {
+      if (!Array.isArray(value)) return { problem: 'is not a list of points', expected: `expected ${expected}` };
+      const wrong = value.findIndex((at) => !isPoint(at));
+      if (wrong < 0)
+        return {
+          problem: `has ${value.length} ${value.length === 1 ? 'point' : 'points'}`,
+          expected: `expected ${max === Infinity ? `at least ${min}` : `exactly ${max}; polygon takes more`}`,
+        };
+      return point.complaintOf(`[${wrong}]`, value[wrong]);
+    },
+  );
+}
+
+function allPoints(list: readonly unknown[]): boolean {
+  for (let i = 0; i < list.length; i++) if (!isPoint(list[i])) return false;
+  return true;
+}
+
+const isNumberPair = (value: unknown): boolean =>
+  Number.isFinite(value) ||
+  (Array.isArray(value) && value.length === 2 && Number.isFinite(value[0]) && Number.isFinite(value[1]));
+
+/** One number for both axes, or a pair `[x, y]`. */
+export const factors = kindOf<number | Pair>('a finite number or [x, y]', isNumberPair, (value) =>
+  Array.isArray(value) ? 'is not a pair of finite numbers' : 'is not a number or a pair',
+);
+
+/** A pair of numbers `[x, y]`. */
+export const pair = kindOf<Pair>(
+  '[x, y] with finite numbers',
+  (value) => Array.isArray(value) && isNumberPair(value),
+  'is not a pair of finite numbers',
+);
+
+/** One length for both axes, or a pair `[width, height]`, not negative. */
+export const lengths = kindOf<number | Pair>(
+  'a number or [width, height], 0 or more',
+  (value) => (Array.isArray(value) ? isNumberPair(value) && value[0] >= 0 && value[1] >= 0 : length.allows(value)),
+  (value) => (isNumberPair(value) ? 'is negative' : 'is not a number or a pair'),
+);
+
+/** What `factors` and `lengths` allow, as a pair. */
+export const bothOf = (value: number | Pair): Pair => (typeof value === 'number' ? [value, value] : value);

@@ -1,0 +1,201 @@
+import { fail, show, suggest } from '../error.ts';
+import { missing, type Kind, type ValueOf } from './kind.ts';
+
+/*
+ * A call's options are told once, as a table: each name with its kind, and whether it may be left out. The comment
+ * above an entry is what an editor shows of it and what the reference says; the type, the reader and the messages come
+ * of the entry itself.
+ */
+
+/** An option that may be left out, and what it then is. */
+export interface Optional<K, Initial = undefined> {
+  readonly kind: K;
+  readonly optional: true;
+  readonly initial: Initial;
+}
+
+/** An option that may be left out; `initial` is then its value. */
+export function optional<Value>(kind: Kind<Value>): Optional<Kind<Value>>;
+export function optional<Value>(kind: Kind<Value>, initial: NoInfer<Value>): Optional<Kind<Value>, Value>;
+export function optional<Value>(kind: Kind<Value>, initial?: Value): Optional<Kind<Value>, Value | undefined> {
+  return { kind, optional: true, initial };
+}
+
+/** The options of a call, by name. */
+export type Table = Readonly<Record<string, Kind<unknown> | Optional<Kind<unknown>, unknown>>>;
+type Value<Entry> = Entry extends Optional<infer K, unknown> ? ValueOf<K> : ValueOf<Entry>;
+type OptionalNames<T> = { [Name in keyof T]: T[Name] extends Optional<unknown, unknown> ? Name : never }[keyof T];
+
+/** What a caller may give for a table of options. */
+export type Options<T> = { [Name in Exclude<keyof T, OptionalNames<T>> & keyof T]: Value<T[Name]> } & {
+  [Name in OptionalNames<T> & keyof T]?: Value<T[Name]>;
+};
+
+/** One of several sets of a table's names, all of it, and none of the table's other names. */
+export type Form<T, Names extends keyof T> = { [Name in Names]: Value<T[Name]> } & {
+  [Name in Exclude<keyof T, Names>]?: never;
+};
+
+/** The options of a call as read: those left out have their initial values. */
+export type Complete<T> = {
+  readonly [Name in keyof T]: T[Name] extends Optional<infer K, infer Initial>
+    ? ValueOf<K> | Initial
+    : ValueOf<T[Name]>;
+};
+
+interface Entry {
+  readonly name: string;
+  readonly kind: Kind<unknown>;
+  readonly allows: (value: unknown) => boolean;
+  readonly initial: unknown;
+  /** Its place in a set of names, as one bit. */
+  readonly bit: number;
+}
+
+/** A set of names of which all are given, or none; those that end in `?` may be left out. */
+interface FormBits {
+  readonly names: readonly string[];
+  readonly needed: number;
+  readonly allowed: number;
+}
+
+/** A table of options made ready for checking. */
+export class Schema<T extends Table> {
+  private readonly entries = new Map<string, Entry>();
+  /** The entries last met, in order: a loop gives the same names again and again. */
+  private readonly recent: Entry[] = [];
+  private readonly required: number = 0;
+  private readonly inForms: number = 0;
+  private readonly forms: readonly FormBits[];
+  private readonly initial: Record<string, unknown> = {};
+
+  /**
+   * @param table the options by name
+   * @param example options that work, for the message where something else was passed
+   * @param forms sets of names of which exactly one is to be given; a name that ends in `?` may be left out of its set
+   */
+  constructor(
+    readonly table: T,
+    readonly example: string,
+    private readonly formNames: readonly (readonly string[])[] = [],
+  ) {
+    let bit = 1;
+    for (const [name, given] of Object.entries(table)) {
+      const { kind, initial } = 'optional' in given ? given : { kind: given, initial: undefined };
+      const entry = { name, kind, allows: kind.allows, initial, bit };
+      this.entries.set(name, entry);
+      if (initial !== undefined) this.initial[name] = initial;
+      bit *= 2;
+    }
+    const bitOf = (name: string): number => this.entries.get(name.replace('?', ''))!.bit;
+    const bitsOf = (names: readonly string[]): number => names.reduce((bits, name) => bits | bitOf(name), 0);
+    this.forms = formNames.map((names) => ({
+      names: names.map((name) => name.replace('?', '')),
+      needed: bitsOf(names.filter((name) => !name.endsWith('?'))),
+      allowed: bitsOf(names),
+    }));
+    this.inForms = this.forms.reduce((bits, { allowed }) => bits | allowed, 0);
+    for (const [name, given] of Object.entries(table)) if (!('optional' in given)) this.required |= bitOf(name);
+    this.required &= ~this.inForms;
+  }
+
+  /** The same options and others beside them. */
+  with<More extends Table>(more: More): Schema<T & More> {
+    return new Schema({ ...this.table, ...more }, this.example, this.formNames);
+  }
+
+  /** The names of the options. */
+  get names(): string[] {
+    return [...this.entries.keys()];
+  }
+
+  /**
+   * Checks what a caller gave: each name is known, has a value, and that of its kind; what is required is there, and of
+   * names that exclude each other one set. This runs for every shape, so the good case stays short.
+   * @throws SketchError
+   */
+  check(call: string, options: unknown): void {
+    if (typeof options !== 'object' || options === null || Array.isArray(options))
+      fail({ call, value: options, problem: 'is not an options object', expected: `expected ${this.example}` });
+    const { recent } = this;
+    let given = 0;
+    let index = 0;
+    for (const name in options) {
+      let entry = recent[index];
+      // Looked up only where it is not what stood here the last time.
+      if (entry === undefined || entry.name !== name) {
+        entry = this.entryOf(call, name);
+        recent[index] = entry;
+      }
+      index++;
+      const value = (options as Record<string, unknown>)[name];
+      if (!entry.allows(value) || value === undefined) refuse(call, entry, value);
+      given |= entry.bit;
+    }
+    if ((given & this.required) !== this.required || !this.hasForm(given)) this.incomplete(call, given);
+  }
+
+  /** What a caller gave, checked, with the initial values of what was left out. @throws SketchError */
+  read(call: string, options: unknown): Complete<T> {
+    this.check(call, options);
+    return { ...this.initial, ...(options as object) } as Complete<T>;
+  }
+
+  /** What an option is where it is left out. */
+  initialOf<Name extends keyof T & string>(name: Name): Complete<T>[Name] {
+    return this.initial[name] as Complete<T>[Name];
+  }
+
+  private hasForm(given: number): boolean {
+    if (this.inForms === 0) return true;
+    const chosen = given & this.inForms;
+    for (const { needed, allowed } of this.forms)
+      if ((chosen & needed) === needed && (chosen & ~allowed) === 0) return true;
+    return false;
+  }
+
+  private entryOf(call: string, name: string): Entry {
+    const entry = this.entries.get(name);
+    if (entry !== undefined) return entry;
+    return fail({ call, problem: `there is no option ${show(name)}`, expected: suggest(name, this.entries.keys()) });
+  }
+
+  private incomplete(call: string, given: number): never {
+    for (const { name, kind, bit } of this.entries.values())
+      if ((bit & this.required) !== 0 && (bit & given) === 0) missing(call, name, kind.words);
+    const either = this.forms.map(({ names }) => inWords(names)).join(', or ');
+    const count = (bits: number): number => (bits === 0 ? 0 : 1 + count(bits & (bits - 1)));
+    // The set that was most likely meant: the one with the most of its names given.
+    const meant = this.forms.reduce((best, form) =>
+      count(form.allowed & given) > count(best.allowed & given) ? form : best,
+    );
+    const extra = given & this.inForms & ~meant.allowed;
+    for (const { name, bit } of this.entries.values())
+      if ((bit & extra) !== 0)
+        fail({ call, option: name, problem: `cannot go with ${inWords(meant.names)}`, expected: `give ${either}` });
+    for (const { name, kind, bit } of this.entries.values())
+      if ((bit & meant.needed & ~given) !== 0)
+        fail({ call, option: name, problem: 'is missing', expected: `expected ${kind.words}; give ${either}` });
+    return fail({ call, problem: 'is incomplete', expected: `give ${either}` });
+  }
+}
+
+function refuse(call: string, { name, kind }: Entry, value: unknown): never {
+  if (value !== undefined) return kind.refuse(call, name, value);
+  return fail({
+    call,
+    option: name,
+    problem: 'is there, but undefined',
+    expected: 'give a value, or leave the key out',
+  });
+}
+
+/** "a", "a and b", "a, b and c". */
+function inWords(names: readonly string[]): string {
+  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
+/** Options without the names that have no value: for handing on what may not have been told. */
+export function withoutUndefined<T extends object>(options: T): { [Name in keyof T]: Exclude<T[Name], undefined> } {
+  return Object.fromEntries(Object.entries(options).filter(([, value]) => value !== undefined)) as never;
+}

@@ -1,0 +1,45 @@
+import { finite, length, oneOf } from '../schema/kind.ts';
+import { bothOf, lengths } from '../schema/point.ts';
+import { optional, Schema, type Form, type Options } from '../schema/schema.ts';
+import type { ShapeKind } from './kind.ts';
+import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
+
+const table = {
+  /** Where it begins, in degrees: 0 along +x, clockwise. */
+  start: finite,
+  /** Where it ends, in degrees; below `start` it runs the other way. */
+  end: finite,
+  /** Joins its ends: straight (`chord`), or through the middle (`sector`); open if left out. */
+  close: optional(oneOf('chord', 'sector')),
+};
+const sizeTable = {
+  /** From its middle to its edge, in units. */
+  radius: length,
+  /** Half the width and half the height of its ellipse, in units. */
+  radii: lengths,
+};
+type SizeTable = typeof sizeTable;
+/** A part of an ellipse's edge, from one angle to another. */
+export type ArcOptions = PinOptions & Options<typeof table> & (Form<SizeTable, 'radius'> | Form<SizeTable, 'radii'>);
+
+export const arc: ShapeKind<ArcOptions> = {
+  name: 'arc',
+  options: new Schema(
+    { ...pinTable, ...anchorTable, ...sizeTable, ...table },
+    '{ at: [100, 80], radius: 40, start: 0, end: 180 }',
+    [['radius'], ['radii']],
+  ),
+  outline(given, path, _call, around) {
+    const [rx, ry] = bothOf(given.radius ?? given.radii!);
+    const sweep = Math.max(-360, Math.min(360, given.end - given.start));
+    const { x, y, pin } = placeSized(given, 2 * rx, 2 * ry, around);
+    // A whole turn has no ends to lead to the middle.
+    const sector = given.close === 'sector' && Math.abs(sweep) < 360;
+    if (sector) path.move(x, y);
+    path.arc(x, y, rx, ry, given.start, sweep);
+    if (given.close === undefined) return { inside: false, pin };
+    if (sector) path.line(x, y);
+    path.close();
+    return { inside: true, pin };
+  },
+};

@@ -1,0 +1,28 @@
+import { length } from '../schema/kind.ts';
+import { Schema, type Form } from '../schema/schema.ts';
+import type { ShapeKind } from './kind.ts';
+import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
+
+const table = {
+  /** From its middle to its edge, in units. */
+  radius: length,
+  /** From edge to edge, in units. */
+  diameter: length,
+};
+type CircleTable = typeof table;
+/** A circle: where it is pinned, and its radius or its diameter. */
+export type CircleOptions = PinOptions & (Form<CircleTable, 'radius'> | Form<CircleTable, 'diameter'>);
+
+export const circle: ShapeKind<CircleOptions> = {
+  name: 'circle',
+  options: new Schema({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80], radius: 40 }', [
+    ['radius'],
+    ['diameter'],
+  ]),
+  outline(given, path, _call, around) {
+    const radius = given.radius ?? given.diameter! / 2;
+    const { x, y, pin } = placeSized(given, 2 * radius, 2 * radius, around);
+    path.ellipse(x, y, radius, radius);
+    return { inside: true, pin };
+  },
+};

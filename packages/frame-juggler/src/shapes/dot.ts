@@ -1,0 +1,24 @@
+import { length } from '../schema/kind.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import type { ShapeKind } from './kind.ts';
+import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
+
+const table = {
+  /** Its diameter, in units. */
+  size: optional(length, 4),
+};
+/** A round mark, in the fill. */
+export type DotOptions = PinOptions & Options<typeof table>;
+
+const options = new Schema({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80] }');
+
+export const dot: ShapeKind<DotOptions> = {
+  name: 'dot',
+  options,
+  outline(given, path, _call, around) {
+    const size = given.size ?? options.initialOf('size');
+    const { x, y, pin } = placeSized(given, size, size, around);
+    path.ellipse(x, y, size / 2, size / 2);
+    return { inside: true, pin };
+  },
+};

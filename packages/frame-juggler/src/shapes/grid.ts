@@ -1,0 +1,97 @@
+import { fail } from '../error.ts';
+import type { PathWriter } from '../geometry/path-writer.ts';
+import { toggle } from '../schema/kind.ts';
+import { bothOf, lengths, point, xOf, yOf, type Pair } from '../schema/point.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+
+const table = {
+  /** One corner of it; the canvas's first if left out. */
+  from: optional(point),
+  /** The corner opposite to `from`; the canvas's last if left out. */
+  to: optional(point),
+  /** From one line to the next, in units; a round number that suits if left out. */
+  spacing: optional(lengths),
+  /** Whether its axes are numbered. */
+  numbers: optional(toggle, true),
+};
+/** A ruled grid in the transform in force, for finding one's way. */
+export type GridOptions = Options<typeof table>;
+export const gridOptions = new Schema(table, '{ spacing: 50 }');
+
+/** What of a grid is not numbered. */
+export interface GridLayout {
+  readonly columns: readonly number[];
+  readonly rows: readonly number[];
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+const call = 'grid';
+const maxLines = 1000;
+
+/** Where the lines of a grid lie, between two corners or over a canvas. */
+export function layOutGrid(options: GridOptions, width: number, height: number): GridLayout {
+  const [x0, y0] = options.from === undefined ? [0, 0] : [xOf(options.from), yOf(options.from)];
+  const [x1, y1] = options.to === undefined ? [width, height] : [xOf(options.to), yOf(options.to)];
+  const [left, top, right, bottom] = [Math.min(x0, x1), Math.min(y0, y1), Math.max(x0, x1), Math.max(y0, y1)];
+  const suiting = roundStep(Math.max(right - left, bottom - top) / 12);
+  const [stepX, stepY] = bothOf(options.spacing ?? suiting);
+  return { columns: multiples(left, right, stepX), rows: multiples(top, bottom, stepY), left, top, right, bottom };
+}
+
+/** Writes a grid's lines: those through 0, which are its axes, or the others. */
+export function addGridLines(
+  { columns, rows, left, top, right, bottom }: GridLayout,
+  axes: boolean,
+  path: PathWriter,
+): void {
+  const ruled = (x0: number, y0: number, x1: number, y1: number): void => {
+    path.move(x0, y0);
+    path.line(x1, y1);
+  };
+  for (const x of columns) if ((x === 0) === axes) ruled(x, top, x, bottom);
+  for (const y of rows) if ((y === 0) === axes) ruled(left, y, right, y);
+}
+
+/** A number on an axis of a grid. */
+export interface GridNumber {
+  readonly at: Pair;
+  readonly axis: 'x' | 'y';
+  readonly text: string;
+}
+
+/** The numbers of a grid: along its axes, or along its sides where it does not hold those. */
+export function gridNumbers({ columns, rows, left, top, right, bottom }: GridLayout): GridNumber[] {
+  const axisY = Math.min(bottom, Math.max(top, 0));
+  const axisX = Math.min(right, Math.max(left, 0));
+  return [
+    ...columns.map((x): GridNumber => ({ at: [x, axisY], axis: 'x', text: shortNumber(x) })),
+    ...rows.filter((y) => y !== 0).map((y): GridNumber => ({ at: [axisX, y], axis: 'y', text: shortNumber(y) })),
+  ];
+}
+
+/** 1, 2 or 5 times a power of ten, at least `length`. */
+function roundStep(length: number): number {
+  const power = 10 ** Math.floor(Math.log10(length || 1));
+  return power * ([1, 2, 5, 10].find((factor) => factor * power >= length) ?? 10);
+}
+
+function multiples(from: number, to: number, step: number): number[] {
+  if (!((to - from) / step <= maxLines))
+    fail({
+      call,
+      option: 'spacing',
+      value: step,
+      problem: `gives more than ${maxLines} lines`,
+      expected: 'expected a wider one',
+    });
+  const first = Math.ceil(from / step);
+  const count = Math.floor(to / step) - first + 1;
+  return Array.from({ length: Math.max(0, count) }, (_, i) => (first + i) * step);
+}
+
+function shortNumber(value: number): string {
+  return String(Number(value.toPrecision(6)));
+}

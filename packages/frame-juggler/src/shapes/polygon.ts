@@ -1,0 +1,53 @@
+import { sinCos } from '../geometry/angle.ts';
+import { length, whole } from '../schema/kind.ts';
+import { points, type Pair } from '../schema/point.ts';
+import { Schema, type Form, type Options } from '../schema/schema.ts';
+import type { ShapeKind, Surroundings } from './kind.ts';
+import { anchorTable, pinTable, placeSized } from './place.ts';
+
+const table = {
+  /** Its corners, in turn; at least three. */
+  points: points(3),
+  ...pinTable,
+  /** From its middle to its corners, in units, where it is regular. */
+  radius: length,
+  /** How many sides it has, where it is regular; one corner points straight up. */
+  sides: whole(3),
+};
+type PolygonTable = typeof table;
+/** An area between points; or a regular one in a circle about its pin. */
+export type PolygonOptions = (Form<PolygonTable, 'points'> | Form<PolygonTable, 'at' | 'radius' | 'sides'>) &
+  Options<typeof anchorTable>;
+
+export const polygon: ShapeKind<PolygonOptions> = {
+  name: 'polygon',
+  options: new Schema({ ...table, ...anchorTable }, '{ points: [[20, 80], [60, 20], [100, 80]] }', [
+    ['points'],
+    ['at', 'radius', 'sides'],
+  ]),
+  outline(given, path, _call, around) {
+    if (given.points !== undefined) {
+      path.polyline(given.points, true);
+      return { inside: true };
+    }
+    const { x, y, pin } = placeSized(given, 2 * given.radius, 2 * given.radius, around);
+    path.polyline(ringPoints(x, y, [given.radius], given.sides, around), true);
+    return { inside: true, pin };
+  },
+};
+
+/** Points evenly spread about a middle, from straight up on; their distances are the radii in turn. */
+export function ringPoints(
+  x: number,
+  y: number,
+  radii: readonly number[],
+  count: number,
+  around: Surroundings,
+): Pair[] {
+  const top = around.up ? 90 : -90;
+  return Array.from({ length: count }, (_, index) => {
+    const { sin, cos } = sinCos((360 * index) / count + top);
+    const radius = radii[index % radii.length];
+    return [x + radius * cos, y + radius * sin];
+  });
+}

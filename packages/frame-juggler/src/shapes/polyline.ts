@@ -1,0 +1,23 @@
+import { toggle } from '../schema/kind.ts';
+import { points } from '../schema/point.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import type { ShapeKind } from './kind.ts';
+import { anchorTable } from './place.ts';
+
+const table = {
+  /** The points it leads through, in turn; at least two. */
+  points: points(2),
+  /** Leads back to the first point. */
+  closed: optional(toggle, false),
+};
+/** Straight lines through all points in turn. They are never filled. */
+export type PolylineOptions = Options<typeof table & typeof anchorTable>;
+
+export const polyline: ShapeKind<PolylineOptions> = {
+  name: 'polyline',
+  options: new Schema({ ...table, ...anchorTable }, '{ points: [[20, 20], [60, 70], [100, 20]] }'),
+  outline(given, path) {
+    path.polyline(given.points, given.closed === true);
+    return { inside: false };
+  },
+};

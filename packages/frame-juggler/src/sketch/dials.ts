@@ -1,0 +1,203 @@
+import { fail, show, suggest } from '../error.ts';
+import { readColor, type ColorLike } from '../paint/color.ts';
+import {
+  finite,
+  Kind,
+  kindOf,
+  listOf,
+  mapOf,
+  name as nameKind,
+  oneOf,
+  positive,
+  text,
+  toggle,
+} from '../schema/kind.ts';
+import { point, xOf, yOf, type Place, type Point } from '../schema/point.ts';
+import { optional, Schema, withoutUndefined, type Options } from '../schema/schema.ts';
+
+const dialTable = {
+  /** What a person reads beside it; its name if left out. */
+  label: optional(nameKind),
+};
+/** What every dial takes beside its first value. */
+export type DialOptions = Options<typeof dialTable>;
+const dialOptions = new Schema(dialTable, "{ label: 'Swell' } behind the value");
+
+const numberTable = {
+  /** The least it can be. */
+  min: optional(finite),
+  /** The most it can be. */
+  max: optional(finite),
+  /** How far apart two settings are. */
+  step: optional(positive),
+};
+export type NumberDialOptions = DialOptions & Options<typeof numberTable>;
+const numberOptions = new Schema({ ...dialTable, ...numberTable }, '{ min: 0, max: 60 } behind the value');
+
+/** How a dial is shown to a person. */
+export type DialControl =
+  | { readonly type: 'number'; readonly min?: number; readonly max?: number; readonly step?: number }
+  | { readonly type: 'choice'; readonly choices: readonly string[] }
+  | { readonly type: 'color' | 'toggle' | 'text' | 'point' };
+
+/** Something that a person tunes while the sketch runs. */
+export interface Dial<Value = unknown> {
+  readonly initial: Value;
+  readonly label: string | undefined;
+  readonly control: DialControl;
+  /** A value as the sketch gets it. @throws SketchError where it cannot be one */
+  readonly read: (call: string, name: string, value: unknown) => Value;
+}
+
+/** The dials of a sketch, by name. */
+export type DialMap = Readonly<Record<string, Dial>>;
+
+/** What `paint` finds under `dials`. */
+export type DialValues<Dials extends DialMap> = {
+  readonly [Name in keyof Dials]: Dials[Name] extends Dial<infer Value> ? Value : never;
+};
+
+const dials = new WeakSet<object>();
+
+function makeDial<Value>(
+  initial: unknown,
+  { label }: DialOptions,
+  control: DialControl,
+  read: Dial<Value>['read'],
+): Dial<Value> {
+  const result = { initial: read(`dial.${control.type}`, 'value', initial), label, control, read };
+  dials.add(result);
+  return result;
+}
+
+const words = listOf(text, "words, ['calm', 'rough']", 1);
+
+/** What a person tunes while a sketch runs: a sketch's `dials` are made with these. */
+export const dial = {
+  /** A number, within `min` and `max` where they are given. */
+  number(initial: number, options: NumberDialOptions = {}): Dial<number> {
+    const call = 'dial.number';
+    const { label: _label, ...limits } = numberOptions.read(call, options);
+    const { min = -Infinity, max = Infinity } = limits;
+    if (!(min < max)) fail({ call, option: 'max', value: max, problem: `is not above min, ${min}` });
+    const bounds = [min > -Infinity && `${min} or more`, max < Infinity && `${max} or less`].filter(Boolean);
+    return makeDial(
+      initial,
+      options,
+      { type: 'number', ...withoutUndefined(limits) } as DialControl,
+      (caller, name, value) => {
+        const number = finite.read(caller, name, value);
+        if (number >= min && number <= max) return number;
+        return fail({
+          call: caller,
+          option: name,
+          value,
+          problem: 'is out of range',
+          expected: `expected ${bounds.join(', ')}`,
+        });
+      },
+    );
+  },
+  /** A color: whatever a fill takes as one. */
+  color(initial: ColorLike, options: DialOptions = {}): Dial<ColorLike> {
+    dialOptions.check('dial.color', options);
+    return makeDial(initial, options, { type: 'color' }, (caller, name, value) => {
+      readColor(caller, name, value);
+      return value as ColorLike;
+    });
+  },
+  /** Something that is on (true) or off (false). */
+  toggle(initial: boolean, options: DialOptions = {}): Dial<boolean> {
+    dialOptions.check('dial.toggle', options);
+    return makeDial(initial, options, { type: 'toggle' }, (...asked) => toggle.read(...asked));
+  },
+  /** One of a few words, the first unless `initial` tells another. */
+  choice<const Choice extends string>(
+    choices: readonly Choice[],
+    initial: NoInfer<Choice> = choices[0],
+    options: DialOptions = {},
+  ): Dial<Choice> {
+    words.read('dial.choice', 'choices', choices);
+    dialOptions.check('dial.choice', options);
+    const choice = oneOf(...choices);
+    return makeDial(initial, options, { type: 'choice', choices }, (...asked) => choice.read(...asked));
+  },
+  /** Any text. */
+  text(initial: string, options: DialOptions = {}): Dial<string> {
+    dialOptions.check('dial.text', options);
+    return makeDial(initial, options, { type: 'text' }, (...asked) => text.read(...asked));
+  },
+  /** A point of the canvas. */
+  point(initial: Point, options: DialOptions = {}): Dial<Place> {
+    dialOptions.check('dial.point', options);
+    return makeDial(initial, options, { type: 'point' }, (...asked) => {
+      const at = point.read(...asked);
+      return { x: xOf(at), y: yOf(at) };
+    });
+  },
+};
+
+const isDial = (value: unknown): boolean => typeof value === 'object' && value !== null && dials.has(value);
+
+/** The dials that a sketch was given: by name, each made with `dial`. */
+export const dialMap: Kind<DialMap> = mapOf(
+  kindOf('dial.number(…) or another dial', isDial, 'is not a dial'),
+  'dials by name: { swell: dial.number(14) }',
+);
+
+/** The value of every dial: its own first value, or the one that is given under its name. */
+export function dialValues(map: DialMap, values: Readonly<Record<string, unknown>> = {}): Record<string, unknown> {
+  for (const name in values) dialNamed(map, name);
+  return Object.fromEntries(
+    Object.entries(map).map(([name, { initial, read }]) => [
+      name,
+      name in values ? read('dials', name, values[name]) : initial,
+    ]),
+  );
+}
+
+/** The dial of a name. @throws SketchError with the nearest name where there is none */
+export function dialNamed(map: DialMap, name: string): Dial {
+  const found = Object.hasOwn(map, name) ? map[name] : undefined;
+  if (found !== undefined) return found;
+  const names = Object.keys(map);
+  return fail({
+    call: 'dials',
+    problem: `there is no dial ${show(name)}`,
+    expected: names.length === 0 ? 'the sketch has none' : suggest(name, names),
+  });
+}
+
+const numberFrom = (part: string): number => (part.trim() === '' ? NaN : Number(part));
+
+/** How each kind of dial reads text, as a person writes it; undefined where that cannot be read. */
+const fromText: Record<DialControl['type'], { readonly words: string; readonly read: (text: string) => unknown }> = {
+  number: {
+    words: 'a number',
+    read: (text) => (Number.isNaN(numberFrom(text)) ? undefined : numberFrom(text)),
+  },
+  toggle: {
+    words: 'on or off',
+    read: (text) => (/^(true|on|yes|false|off|no)$/i.test(text) ? /^(true|on|yes)$/i.test(text) : undefined),
+  },
+  point: { words: 'x,y', read: (text) => text.split(',').map(numberFrom) },
+  color: { words: 'a color', read: (text) => text },
+  choice: { words: 'a word', read: (text) => text },
+  text: { words: 'text', read: (text) => text },
+};
+
+/** A dial's value from text, as a person writes it: `12`, `on`, `teal`, `480,360`. @throws SketchError */
+export function parseDial(map: DialMap, name: string, content: string): unknown {
+  const found = dialNamed(map, name);
+  const { words: expected, read } = fromText[found.control.type];
+  const value = read(content);
+  if (value === undefined)
+    fail({
+      call: 'dials',
+      option: name,
+      value: content,
+      problem: `is not ${expected}`,
+      expected: `expected ${expected}`,
+    });
+  return found.read('dials', name, value);
+}

@@ -1,0 +1,104 @@
+import { SketchError } from '../error.ts';
+import { finite, kindOf, listOf, name, oneOf, positive, text, whole } from '../schema/kind.ts';
+import { pair } from '../schema/point.ts';
+import { Schema, type Complete } from '../schema/schema.ts';
+import type { InputEvent, InputSource } from './input.ts';
+
+/*
+ * Input tracks: pointer and keys of a run, recorded, as a small JSON file of our own. Each of `events` is something
+ * that happened before a frame.
+ */
+
+export const trackFormat = 'frame-juggler-input';
+export const trackVersion = 1;
+
+/** Something that a person did, and the frame that found it done. */
+export type TrackEvent = InputEvent & { readonly frame: number };
+
+const eventHead = { frame: whole(0) };
+const eventSchemas = {
+  move: new Schema({ ...eventHead, type: oneOf('move'), at: pair }, '{ frame, type, at }'),
+  leave: new Schema({ ...eventHead, type: oneOf('leave') }, '{ frame, type }'),
+  press: new Schema({ ...eventHead, type: oneOf('press') }, '{ frame, type }'),
+  release: new Schema({ ...eventHead, type: oneOf('release') }, '{ frame, type }'),
+  keydown: new Schema({ ...eventHead, type: oneOf('keydown'), key: name }, '{ frame, type, key }'),
+  keyup: new Schema({ ...eventHead, type: oneOf('keyup'), key: name }, '{ frame, type, key }'),
+} satisfies Record<InputEvent['type'], unknown>;
+const eventType = oneOf(...(Object.keys(eventSchemas) as InputEvent['type'][]));
+
+const trackTable = {
+  format: oneOf(trackFormat),
+  version: kindOf<typeof trackVersion>(`${trackVersion}`, (value) => value === trackVersion, 'is not known'),
+  /** The title of the sketch it was recorded with. */
+  title: text,
+  /** The size of the canvas, in pixels of density 1. */
+  width: whole(1),
+  height: whole(1),
+  /** Frames a second. */
+  frameRate: positive,
+  seed: whole(0),
+  /** In the order of their frames. */
+  events: listOf(
+    kindOf<TrackEvent>('an event', (value) => typeof value === 'object' && value !== null, 'is not an event'),
+    'events',
+  ),
+};
+const trackSchema = new Schema(trackTable, '{ format, version, title, width, height, frameRate, seed, events }');
+
+/** A recorded run's input, and the size, frame rate and seed that it was recorded at. */
+export type InputTrack = Complete<typeof trackTable>;
+
+/** What a track tells of the run that it was recorded in. */
+export type TrackSetting = Pick<InputTrack, 'title' | 'width' | 'height' | 'frameRate' | 'seed'>;
+
+/** A track of what was noted. */
+export function makeTrack(
+  { title, width, height, frameRate, seed }: TrackSetting,
+  noted: readonly { readonly frame: number; readonly event: InputEvent }[],
+): InputTrack {
+  const events = noted.map(({ frame, event }) => ({ frame, ...event }));
+  return { format: trackFormat, version: trackVersion, title, width, height, frameRate, seed, events };
+}
+
+/** A track as the text of its file, an event a line. */
+export function writeTrack({ events, ...head }: InputTrack): string {
+  const lines = Object.entries(head).map(([key, value]) => `  ${JSON.stringify(key)}: ${JSON.stringify(value)},\n`);
+  const listed = events.map((one) => `\n    ${JSON.stringify(one)}`).join(',');
+  return `{\n${lines.join('')}  "events": [${listed}${events.length === 0 ? '' : '\n  '}]\n}\n`;
+}
+
+/**
+ * Reads the text of a track's file.
+ * @param file the file's name, for messages
+ * @throws SketchError that names the place in the file
+ */
+export function readTrack(file: string, content: string): InputTrack {
+  const fault = (problem: string, expected?: string): never => {
+    throw new SketchError({ call: 'input track', problem: `${file} ${problem}`, expected });
+  };
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(content);
+  } catch (error) {
+    return fault(`is not JSON: ${(error as Error).message}`);
+  }
+  if (typeof parsed !== 'object' || parsed === null || !('format' in parsed) || parsed.format !== trackFormat)
+    return fault('is not an input track', `expected "format": "${trackFormat}"`);
+  const track = trackSchema.read(`input track ${file}`, parsed);
+  let last = 0;
+  track.events.forEach((event, index) => {
+    const call = `input track ${file} events[${index}]`;
+    eventSchemas[eventType.read(call, 'type', event.type)].check(call, event);
+    if (finite.read(call, 'frame', event.frame) < last)
+      fault(`cannot be read at events[${index}].frame: ${event.frame} comes behind ${last}`);
+    last = event.frame;
+  });
+  return track;
+}
+
+/** A track as a run's source: the same events in the same frames. */
+export function playTrack({ events }: InputTrack): InputSource {
+  const byFrame = new Map<number, InputEvent[]>();
+  for (const { frame, ...what } of events) byFrame.set(frame, [...(byFrame.get(frame) ?? []), what as InputEvent]);
+  return { take: (frame) => byFrame.get(frame) ?? [] };
+}

@@ -1,0 +1,169 @@
+import type { View } from '../canvas/view.ts';
+import { name } from '../schema/kind.ts';
+import { pair } from '../schema/point.ts';
+
+/*
+ * What a person does with pointer and keys, frame by frame. A host tells it in events, live or from a track; the same
+ * events give the same pointer and keys.
+ */
+
+/** One thing that a person did. Points are in the sketch's units; keys have the names of `KeyboardEvent.key`. */
+export type InputEvent =
+  | { readonly type: 'move'; readonly at: readonly [number, number] }
+  | { readonly type: 'leave' | 'press' | 'release' }
+  | { readonly type: 'keydown' | 'keyup'; readonly key: string };
+
+/** Where a run gets its events from. */
+export interface InputSource {
+  /** What was done since the frame before; for frame 0, how things stand. Asked once a frame, in order. */
+  take(frame: number): readonly InputEvent[];
+  /** Called once the sketch looks at the pointer, and not only at keys. */
+  onPointer?(): void;
+}
+
+/** The mouse, the pen or the finger. */
+export interface Pointer {
+  /** Where it is or was last, in the sketch's units; outside the canvas while there has been none. */
+  readonly x: number;
+  readonly y: number;
+  /** Whether it is over the canvas. */
+  readonly inside: boolean;
+  /** Whether it is pressed. */
+  readonly down: boolean;
+  /** Whether it was pressed since the frame before. */
+  readonly justPressed: boolean;
+  /** Whether it was let go since the frame before. */
+  readonly justReleased: boolean;
+  /** Whether it is over something of that label, or in a group of it, as the last frame was painted. */
+  over(label: string): boolean;
+}
+
+/** The keyboard. Keys go by what they write (`a`, whatever Shift says) or are called (`ArrowLeft`, `Enter`, ` `). */
+export interface Keys {
+  /** Whether it is held down. */
+  down(key: string): boolean;
+  /** Whether it was pressed since the frame before. */
+  justPressed(key: string): boolean;
+  /** Whether it was let go since the frame before. */
+  justReleased(key: string): boolean;
+}
+
+type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
+
+/** Pointer and keys of one run: one object each, which a sketch may keep, as they always tell of the frame at hand. */
+export class Input {
+  private readonly live: Changing<Pointer>;
+  private readonly keysDown = new Set<string>();
+  private readonly keysPressed = new Set<string>();
+  private readonly keysReleased = new Set<string>();
+  private readonly outside: { readonly x: number; readonly y: number };
+  readonly keys: Keys = {
+    down: (key) => this.keysDown.has(readKey('keys.down', key)),
+    justPressed: (key) => this.keysPressed.has(readKey('keys.justPressed', key)),
+    justReleased: (key) => this.keysReleased.has(readKey('keys.justReleased', key)),
+  };
+
+  /**
+   * @param view where the canvas lies, so that a pointer that is not there rests outside it
+   * @param over whether something of a label lies at a point of the last frame
+   */
+  constructor(
+    view: Pick<View, 'left' | 'top' | 'width' | 'height'>,
+    over: (label: string, x: number, y: number) => boolean,
+  ) {
+    this.outside = { x: view.left - view.width, y: view.top - view.height };
+    this.live = {
+      ...this.outside,
+      inside: false,
+      down: false,
+      justPressed: false,
+      justReleased: false,
+      over: (label) => {
+        name.read('pointer.over', 'label', label);
+        return this.live.inside && over(label, this.live.x, this.live.y);
+      },
+    };
+  }
+
+  get pointer(): Pointer {
+    return this.live;
+  }
+
+  /** Goes on to a frame. Nothing has only just been pressed in frame 0: there was no frame before it. */
+  begin(frame: number, events: readonly InputEvent[]): void {
+    if (frame === 0) {
+      Object.assign(this.live, this.outside, { inside: false, down: false });
+      this.keysDown.clear();
+    }
+    this.forgetJust();
+    for (const event of events) this.apply(event);
+    if (frame === 0) this.forgetJust();
+  }
+
+  private apply(event: InputEvent): void {
+    const { live } = this;
+    switch (event.type) {
+      case 'move':
+        [live.x, live.y] = pair.read('input', 'at', event.at);
+        live.inside = true;
+        break;
+      case 'leave':
+        live.inside = false;
+        break;
+      case 'press':
+        live.down = live.justPressed = true;
+        break;
+      case 'release':
+        live.down = false;
+        live.justReleased = true;
+        break;
+      case 'keydown': {
+        const key = keyName(event.key);
+        if (!this.keysDown.has(key)) this.keysPressed.add(key);
+        this.keysDown.add(key);
+        break;
+      }
+      case 'keyup': {
+        const key = keyName(event.key);
+        if (this.keysDown.delete(key)) this.keysReleased.add(key);
+      }
+    }
+  }
+
+  private forgetJust(): void {
+    this.live.justPressed = this.live.justReleased = false;
+    this.keysPressed.clear();
+    this.keysReleased.clear();
+  }
+}
+
+function readKey(call: string, key: string): string {
+  return keyName(name.read(call, 'key', key));
+}
+
+/** A key as it is kept: letters without regard to Shift, so that one let go under Shift is not held for ever. */
+function keyName(key: string): string {
+  return key.length === 1 ? key.toLowerCase() : key;
+}
+
+/** Notes what another source tells, from frame 0 on. */
+export class Recorder implements InputSource {
+  private noted: { frame: number; event: InputEvent }[] = [];
+
+  constructor(private readonly source: InputSource) {}
+
+  get events(): readonly { readonly frame: number; readonly event: InputEvent }[] {
+    return this.noted;
+  }
+
+  take(frame: number): readonly InputEvent[] {
+    if (frame === 0) this.noted = [];
+    const events = this.source.take(frame);
+    for (const event of events) this.noted.push({ frame, event });
+    return events;
+  }
+
+  onPointer(): void {
+    this.source.onPointer?.();
+  }
+}

@@ -1,0 +1,23 @@
+import { Canvas } from '../canvas/canvas.ts';
+import type { Picture } from '../paint/picture.ts';
+import { callable } from '../schema/kind.ts';
+import { rasterize } from '../surfaces/raster/rasterize.ts';
+import { wantFontsAtStart } from '../text/lettering.ts';
+import { checkSize } from './sketch.ts';
+
+// A picture of one's own is drawn at once, its texts too: a sketch that imports this starts with the fonts loaded.
+wantFontsAtStart();
+
+const paintKind = callable<(canvas: Canvas) => void>('a function that draws: (canvas) => { … }');
+
+/**
+ * A picture that a sketch paints itself, in pixels, on nothing: for `canvas.picture`, for `pattern`, or to read and
+ * write its pixels. One with text in it is to be made in `start` or `paint`, where the font is there.
+ * @throws SketchError where the size is not one, or what `paint` draws cannot be meant
+ */
+export function picture(width: number, height: number, paint: (canvas: Canvas) => void): Picture {
+  checkSize('picture', width, height, 1);
+  const canvas = new Canvas({ width, height, density: 1, background: 0, carry: 0 });
+  paintKind.read('picture', 'paint', paint)(canvas);
+  return rasterize(canvas.finish());
+}

@@ -1,0 +1,312 @@
+import { Canvas, canvasCalls } from '../canvas/canvas.ts';
+import { makeView, type View } from '../canvas/view.ts';
+import { seededNoise, type Noise } from '../chance/noise.ts';
+import { seededRandom, type Random } from '../chance/random.ts';
+import { asSketchError, fail } from '../error.ts';
+import type { Frame } from '../frame/frame.ts';
+import { hitsLabel } from '../review/hit.ts';
+import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import { fontsWantedAtStart, loadFonts } from '../text/lettering.ts';
+import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
+import { dialNamed, dialValues } from './dials.ts';
+import { Input, type InputSource, type Pointer } from './input.ts';
+import { checkSize, isSketch, type Moment, type Sketch } from './sketch.ts';
+
+/** One of the sketch's own functions, about to be called. */
+export interface RunCall {
+  readonly sketch: Sketch;
+  readonly frame: number;
+  readonly name: 'start' | 'step' | 'paint';
+}
+
+const runTable = {
+  /** The seed of `random` and `noise`; the sketch's own if left out. */
+  seed: optional(whole(0)),
+  /** The canvas's width, in pixels of density 1; the sketch's own if left out. */
+  width: optional(whole(1)),
+  /** The canvas's height, in pixels of density 1; the sketch's own if left out. */
+  height: optional(whole(1)),
+  /** Pixels of the rendering to one unit; the sketch's own if left out. */
+  density: optional(positive),
+  /** How files are read; only needed where a sketch has assets. */
+  host: optional(kindOf<AssetHost>('a host: { read(url) { … } }', isHost, 'is not a host')),
+  /** Called as assets are loaded. */
+  onLoad: optional(callable<LoadListener>()),
+  /** Values of dials by name, in place of their first ones. */
+  dials: optional(
+    kindOf<Readonly<Record<string, unknown>>>(
+      'values by name: { swell: 20 }',
+      (value) => typeof value === 'object' && value !== null,
+      'is not an object',
+    ),
+  ),
+  /** Where pointer and keys come from. */
+  input: optional(callable<(run: Run) => InputSource>()),
+  /** Calls the sketch's functions, for a host that limits how long one may take. */
+  limit: optional(callable<<T>(call: () => T, what: RunCall) => T>()),
+};
+/** What one run of a sketch is given. */
+export type RunOptions = Options<typeof runTable>;
+const runOptions = new Schema(runTable, '{ seed: 7 }');
+
+function isHost(value: unknown): boolean {
+  return typeof (value as { read?: unknown } | null)?.read === 'function';
+}
+
+const noHost: AssetHost = { read: () => Promise.reject(new Error('this host reads no files')) };
+const sketchKind = kindOf<Sketch>('what defineSketch gives', isSketch, 'is not a sketch');
+const frameNumber = whole(0);
+
+/**
+ * One run of a sketch: it keeps the state, moves it on frame by frame and has frames painted. Time is the number of
+ * the frame and nothing else, so the same run gives the same frames however it is driven. Calls that overlap are
+ * done one after the other, in turn.
+ */
+export class Run {
+  readonly seed: number;
+  readonly width: number;
+  readonly height: number;
+  /** Pixels of the rendering to one unit; may be changed between frames. */
+  density: number;
+  /** How the sketch's units lie on the canvas. */
+  readonly view: View;
+  private readonly options: RunOptions;
+  private state: unknown;
+  private at = -1;
+  /** What `start` and `step` draw from: it runs on from frame to frame. */
+  private stepRandom: Random;
+  private readonly noise: Noise;
+  private assets: Record<string, unknown> = {};
+  private readonly dialValues: Record<string, unknown>;
+  private input: Input | undefined;
+  private inputSource: InputSource | undefined;
+  private inputUsed = false;
+  /** The frame last painted, and the one before the frame at hand, for `pointer.over`. */
+  private painted: { readonly at: number; readonly frame: Frame } | undefined;
+  private before: Frame | undefined;
+  /** What is under way: the next call waits for it. */
+  private work: Promise<unknown> = Promise.resolve();
+
+  /** @throws SketchError where it is no sketch, or an option is misspelt or cannot be meant */
+  constructor(
+    readonly sketch: Sketch,
+    options: RunOptions = {},
+  ) {
+    const call = 'Run';
+    sketchKind.read(call, 'sketch', sketch);
+    runOptions.check(call, options);
+    this.options = options;
+    this.seed = options.seed ?? sketch.seed;
+    this.width = options.width ?? sketch.canvas.width;
+    this.height = options.height ?? sketch.canvas.height;
+    this.density = options.density ?? sketch.canvas.density;
+    checkSize(call, this.width, this.height, this.density);
+    this.stepRandom = seededRandom(this.seed);
+    this.noise = seededNoise(this.seed);
+    this.view = makeView(this.width, this.height, sketch.canvas.view);
+    this.dialValues = dialValues(sketch.dials, options.dials);
+  }
+
+  /** The value of every dial. */
+  get dials(): Readonly<Record<string, unknown>> {
+    return this.dialValues;
+  }
+
+  /** Turns a dial: from the next call on the sketch finds the new value. */
+  setDial(name: string, value: unknown): void {
+    this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value);
+  }
+
+  /** The number of the frame at hand; -1 before the start. */
+  get frame(): number {
+    return this.at;
+  }
+
+  /** Whether the sketch has looked at the pointer or at keys. */
+  get usesInput(): boolean {
+    return this.inputUsed;
+  }
+
+  /** Whether the frame at hand is the last before it begins again. */
+  get atEnd(): boolean {
+    return this.at >= this.sketch.frames - 1;
+  }
+
+  /** Loads what the sketch needs, once, and makes the state of frame 0. */
+  restart(): Promise<void> {
+    return this.inTurn(() => this.begin());
+  }
+
+  /** Moves on by one frame; on the last one it begins again, or stays where the sketch does not repeat. */
+  advance(): Promise<void> {
+    return this.inTurn(() => this.moveOn());
+  }
+
+  /** Goes to a frame: by steps where it lies ahead, from the start where it lies behind. Beyond the end it repeats. */
+  goTo(frame: number): Promise<void> {
+    return this.inTurn(() => this.move(this.frameAfterRounds(frame)));
+  }
+
+  /**
+   * Paints the frame at hand; `trace` notes the sketch's line with every item.
+   * @throws SketchError with the frame where the sketch is wrong, or where the run has not started
+   */
+  paint(trace = false): Promise<Frame> {
+    return this.inTurn(() => this.paintHere(trace));
+  }
+
+  /**
+   * Goes to a frame and gives what must be drawn for its picture, in order: that frame, or under a carry each one on
+   * the way, as every picture stands on the one before.
+   * @param shown the frame that is drawn already; -1 for none
+   * @param draw called with each frame
+   */
+  drawTo(frame: number, shown: number, draw: (frame: Frame) => void | Promise<void>): Promise<void> {
+    return this.inTurn(async () => {
+      const target = this.frameAfterRounds(frame);
+      if (this.sketch.carry === 0) {
+        await this.move(target);
+        return draw(await this.paintHere(false));
+      }
+      if (shown < 0 || shown !== this.at || shown > target) {
+        await this.begin();
+        await draw(await this.paintHere(false));
+      }
+      while (this.at < target) {
+        await this.moveOn();
+        await draw(await this.paintHere(false));
+      }
+    });
+  }
+
+  /** The frame of a round that stands for any frame number: rounds repeat, or the last one stays. */
+  frameAfterRounds(frame: number): number {
+    const { frames, repeat } = this.sketch;
+    frameNumber.read('run', 'frame', frame);
+    return repeat ? frame % frames : Math.min(frame, frames - 1);
+  }
+
+  /** The number of the frame that is shown at a moment in seconds. */
+  frameAtSeconds(seconds: number): number {
+    // A hair more, so that 0.1 s at 30 frames a second is frame 3 and not 2.999….
+    return Math.floor(length.read('run', 'seconds', seconds) * this.sketch.frameRate + 1e-6);
+  }
+
+  private inTurn<T>(job: () => Promise<T>): Promise<T> {
+    const result = this.work.then(job);
+    // Whoever made the call hears of its error; the next call goes ahead all the same.
+    this.work = result.catch(() => undefined);
+    return result;
+  }
+
+  private async begin(): Promise<void> {
+    const { host = noHost, onLoad, input } = this.options;
+    const [assets] = await Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadFonts(fontsWantedAtStart())]);
+    this.assets = assets;
+    this.at = 0;
+    this.before = undefined;
+    this.painted = undefined;
+    this.inputSource ??= input?.(this);
+    this.input ??= new Input(
+      this.view,
+      (label, x, y) => this.before !== undefined && hitsLabel(this.before, label, x, y),
+    );
+    this.input.begin(0, this.inputSource?.take(0) ?? []);
+    this.stepRandom = seededRandom(this.seed);
+    this.state = await this.inFrame(() => this.call('start', () => this.sketch.start(this.moment(this.stepRandom))));
+  }
+
+  private async moveOn(): Promise<void> {
+    if (this.at < 0 || (this.atEnd && this.sketch.repeat)) return this.begin();
+    if (this.atEnd) return;
+    const events = this.inputSource?.take(this.at + 1) ?? [];
+    // With a pointer over the canvas the sketch may ask what lies under it in the frame at hand.
+    const pointed = this.input?.pointer.inside === true || events.some(({ type }) => type === 'move');
+    if (pointed && this.painted?.at !== this.at) await this.paintHere(false);
+    this.before = this.painted?.at === this.at ? this.painted.frame : undefined;
+    this.at++;
+    this.input?.begin(this.at, events);
+    const { step } = this.sketch;
+    if (step === undefined) return;
+    const next = await this.inFrame(() => this.call('step', () => step(this.state, this.moment(this.stepRandom))));
+    if (next !== undefined) this.state = next;
+  }
+
+  private async move(target: number): Promise<void> {
+    if (this.at < 0 || this.at > target) await this.begin();
+    while (this.at < target) await this.moveOn();
+  }
+
+  private async paintHere(trace: boolean): Promise<Frame> {
+    if (this.at < 0)
+      fail({ call: 'run.paint', problem: 'the run has not started', expected: 'await run.goTo(0) before' });
+    const { sketch, width, height, density, view } = this;
+    const { background } = sketch.canvas;
+    // Nothing lies under the first frame.
+    const carry = this.at === 0 ? 0 : sketch.carry;
+    const canvas = new Canvas({ width, height, density, view, background, carry, trace });
+    const moment = this.moment(seededRandom(`${this.seed}/paint`));
+    await this.inFrame(() => this.call('paint', () => sketch.paint(canvas, moment, this.state)));
+    await canvas.ready();
+    const frame = canvas.finish();
+    if (this.inputSource !== undefined) this.painted = { at: this.at, frame };
+    return frame;
+  }
+
+  private moment(random: Random): Moment {
+    const { frameRate, frames } = this.sketch;
+    const input = (): Input => {
+      this.inputUsed = true;
+      return this.input!;
+    };
+    const pointer = (): Pointer => {
+      const found = input().pointer;
+      this.inputSource?.onPointer?.();
+      return found;
+    };
+    return {
+      frame: this.at,
+      seconds: this.at / frameRate,
+      delta: 1 / frameRate,
+      progress: frames === Infinity ? 0 : this.at / frames,
+      width: this.view.width,
+      height: this.view.height,
+      random,
+      noise: this.noise,
+      // Whoever asks is noted: a page then leaves keys and fingers to the sketch.
+      get pointer() {
+        return pointer();
+      },
+      get keys() {
+        return input().keys;
+      },
+      dials: this.dialValues,
+      assets: this.assets as Moment['assets'],
+    };
+  }
+
+  /** Calls a function of the sketch's, within the host's limit. */
+  private call<T>(name: RunCall['name'], call: () => T): T {
+    const { limit } = this.options;
+    const result = limit === undefined ? call() : limit(call, { sketch: this.sketch, frame: this.at, name });
+    if (name !== 'start' && result instanceof Promise) {
+      result.catch(() => undefined);
+      fail({
+        call: name,
+        problem: 'is async, so its frame would be over before it is',
+        expected: 'do what takes its time in start, or load files as assets',
+      });
+    }
+    return result;
+  }
+
+  /** Does something of the sketch's; what it throws is told with the frame. */
+  private async inFrame<T>(call: () => T): Promise<Awaited<T>> {
+    try {
+      return await call();
+    } catch (thrown) {
+      throw asSketchError(thrown, canvasCalls).inFrame(this.at);
+    }
+  }
+}

@@ -1,0 +1,80 @@
+import type { Canvas } from '../canvas/canvas.ts';
+import { fail } from '../error.ts';
+import { callable, convertedLater, finite, length, listOf, positive } from '../schema/kind.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+
+/** What a scene is told: its own time. */
+export interface SceneMoment {
+  /** Seconds since the scene began. */
+  readonly seconds: number;
+  /** From 0 up to 1 over the scene. */
+  readonly progress: number;
+  /** How much of it covers the scene before: 0 to 1 while it fades in, then 1. */
+  readonly presence: number;
+}
+
+const sceneTable = {
+  /** How long it lasts, in seconds, its fade included. */
+  duration: positive,
+  /** How long it fades in over the end of the scene before, in seconds; 0 is a cut. */
+  fade: optional(length, 0),
+  /** Draws it: `paint(canvas, { seconds, progress, presence })`. */
+  paint: callable<(canvas: Canvas, scene: SceneMoment) => void>('a function that draws: paint(canvas) { … }'),
+};
+/** One of several scenes. */
+export type Scene = Options<typeof sceneTable>;
+const sceneOptions = new Schema(sceneTable, '{ duration: 2, paint(canvas) { … } }');
+
+/** Scenes one after the other. */
+export interface Scenes {
+  /** Seconds in all, for a sketch's `duration`. */
+  readonly duration: number;
+  /** Paints the scene of a moment, or two while one fades into the next. After the last, its last picture stays. */
+  paint(canvas: Canvas, seconds: number): void;
+}
+
+const call = 'scenes';
+const sceneList = listOf(convertedLater<Scene>('a scene'), 'scenes', 1);
+
+/**
+ * Scenes with durations and cross-fades. While two overlap, the one that ends is painted whole and the next over it, as
+ * one picture, ever more opaque; so a scene paints its own background.
+ * @throws SketchError where an option is misspelt or cannot be meant
+ */
+export function scenes(list: readonly Scene[]): Scenes {
+  sceneList.read(call, 'list', list);
+  let end = 0;
+  const placed = list.map((given, index) => {
+    const { duration, fade, paint } = sceneOptions.read(`${call} [${index}]`, given);
+    const room = Math.min(duration, list[index - 1]?.duration ?? 0);
+    if (fade > room)
+      fail({
+        call: `${call} [${index}]`,
+        option: 'fade',
+        value: fade,
+        problem: 'is too long',
+        expected: `expected at most ${room}: it overlaps the scene before`,
+      });
+    const start = end - fade;
+    end = start + duration;
+    return { start, duration, fade, paint };
+  });
+  return {
+    duration: end,
+    paint(canvas, seconds) {
+      // A hair more, so that 0.1 s at 30 frames a second has begun in frame 3.
+      const at = finite.read(`${call}.paint`, 'seconds', seconds);
+      const now = at + 1e-9;
+      const last = placed.length - 1;
+      placed.forEach(({ start, duration, fade, paint }, index) => {
+        if (now < start && index > 0) return;
+        if (now >= start + duration && index < last) return;
+        const own = Math.min(duration, Math.max(0, at - start));
+        const presence = own >= fade ? 1 : own / fade;
+        const moment = { seconds: own, progress: own / duration, presence };
+        // Always in a group, so that a scene leaves no style to the next.
+        canvas.group(presence < 1 ? { opacity: presence } : {}, () => paint(canvas, moment));
+      });
+    },
+  };
+}

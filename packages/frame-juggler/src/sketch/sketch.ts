@@ -1,0 +1,191 @@
+import type { Canvas } from '../canvas/canvas.ts';
+import { viewTable, type ViewOptions } from '../canvas/view.ts';
+import type { Noise } from '../chance/noise.ts';
+import type { Random } from '../chance/random.ts';
+import { fail } from '../error.ts';
+import { readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
+import { callable, convertedLater, finite, fraction, positive, text, toggle, whole } from '../schema/kind.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import { assetMap, type AssetMap, type AssetValues } from './assets.ts';
+import { dialMap, type DialMap, type DialValues } from './dials.ts';
+import type { Keys, Pointer } from './input.ts';
+
+const canvasTable = {
+  /** Its width, in pixels of density 1. */
+  width: optional(whole(1), 640),
+  /** Its height, in pixels of density 1. */
+  height: optional(whole(1), 360),
+  /** What each fresh frame begins on: a color, or `'none'` for nothing. */
+  background: optional(convertedLater<ColorLike>('a color'), 'white'),
+  ...viewTable,
+  /** Pixels of a rendering to one unit; in a page the screen's own. */
+  density: optional(positive, 1),
+};
+/** The canvas that a sketch asks for. */
+export type CanvasOptions = Options<typeof canvasTable>;
+const canvasOptions = new Schema(canvasTable, '{ width: 640, height: 360 }');
+
+/** What a sketch is told of the frame at hand. */
+export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMap = DialMap> {
+  /** The number of the frame, from 0. */
+  readonly frame: number;
+  /** Seconds since frame 0: frame / frame rate, never a clock. */
+  readonly seconds: number;
+  /** Seconds from one frame to the next: 1 / frame rate, always. */
+  readonly delta: number;
+  /** From 0 up to 1 over the duration; 0 where there is none. */
+  readonly progress: number;
+  /** The canvas's width, in the sketch's units. */
+  readonly width: number;
+  /** The canvas's height, in the sketch's units. */
+  readonly height: number;
+  /** Runs on through `start` and `step`; begins anew in each `paint`. */
+  readonly random: Random;
+  /** Smooth chance by place: the same everywhere in a run. */
+  readonly noise: Noise;
+  readonly pointer: Pointer;
+  readonly keys: Keys;
+  readonly dials: DialValues<Dials>;
+  readonly assets: AssetValues<Assets>;
+}
+
+const sketchTable = {
+  /** What it is called, for people. */
+  title: optional(text, 'Untitled sketch'),
+  /** The canvas: its size, its background, its units. */
+  canvas: optional(convertedLater<CanvasOptions>('{ width, height, background, … }')),
+  /** Frames a second. */
+  frameRate: optional(positive, 60),
+  /** Seconds until it repeats; without one it goes on for ever. */
+  duration: optional(finite),
+  /** Whether it begins again after its duration, or stops on the last frame. */
+  repeat: optional(toggle, true),
+  /** Paints one frame only. */
+  still: optional(toggle, false),
+  /** How much of the last picture stays under the next, from 0 (none) to 1 (all of it). */
+  carry: optional(fraction, 0),
+  /** The seed of `random` and `noise` where the run gives no other. */
+  seed: optional(whole(0), 1),
+};
+const partsTable = {
+  assets: optional(assetMap),
+  dials: optional(dialMap),
+  start: optional(callable<(moment: Moment) => unknown>()),
+  step: optional(callable<(state: unknown, moment: Moment) => unknown>()),
+  paint: callable<(canvas: Canvas, moment: Moment, state: unknown) => void>(
+    'a function that draws: paint(canvas) { … }',
+  ),
+};
+const sketchOptions = new Schema({ ...sketchTable, ...partsTable }, '{ paint(canvas) { … } }');
+
+/** A sketch as one writes it. Only `paint` is required. */
+export type SketchDefinition<State, Assets extends AssetMap, Dials extends DialMap> = Options<typeof sketchTable> & {
+  /** Files to load before `start`, by name: each made with `asset`. */
+  assets?: Assets;
+  /** What a person tunes while it runs, by name: each made with `dial`. */
+  dials?: Dials;
+  /** Makes the state; may be async. */
+  start?: (moment: Moment<Assets, Dials>) => State | Promise<State>;
+  /** Moves the state on by one frame: changes it, or returns a new one. */
+  step?: (state: State, moment: Moment<Assets, Dials>) => State | undefined | void;
+  /** Draws the state. Changes nothing. */
+  paint: (canvas: Canvas, moment: Moment<Assets, Dials>, state: State) => void;
+};
+
+/** A sketch, checked and complete. */
+export interface Sketch {
+  readonly title: string;
+  readonly canvas: {
+    readonly width: number;
+    readonly height: number;
+    readonly background: PackedColor;
+    readonly density: number;
+    readonly view: ViewOptions;
+  };
+  readonly frameRate: number;
+  /** The number of frames of one round, or Infinity. */
+  readonly frames: number;
+  readonly repeat: boolean;
+  readonly carry: number;
+  readonly seed: number;
+  readonly assets: AssetMap;
+  readonly dials: DialMap;
+  readonly start: (moment: Moment) => unknown;
+  readonly step: ((state: unknown, moment: Moment) => unknown) | undefined;
+  readonly paint: (canvas: Canvas, moment: Moment, state: unknown) => void;
+}
+
+const call = 'defineSketch';
+/** The longest side of a rendering, in pixels. */
+const maxSide = 16384;
+const sketches = new WeakSet<object>();
+
+/** Whether a value came from `defineSketch`. */
+export function isSketch(value: unknown): value is Sketch {
+  return typeof value === 'object' && value !== null && sketches.has(value);
+}
+
+/**
+ * Checks a sketch and fills in what it leaves out. A sketch file exports what this returns as its default.
+ * @throws SketchError where an option is misspelt or cannot be meant.
+ */
+export function defineSketch<
+  State = undefined,
+  Assets extends AssetMap = Record<never, never>,
+  Dials extends DialMap = Record<never, never>,
+>(definition: SketchDefinition<State, Assets, Dials>): Sketch {
+  const { canvas, duration, still, repeat, ...given } = sketchOptions.read(call, definition);
+  const sketch: Sketch = {
+    ...given,
+    canvas: readCanvas(canvas ?? {}),
+    frames: still ? 1 : countFrames(duration, given.frameRate),
+    repeat: repeat && !still,
+    assets: given.assets ?? {},
+    dials: given.dials ?? {},
+    start: given.start ?? (() => undefined),
+    step: given.step,
+  };
+  sketches.add(sketch);
+  return sketch;
+}
+
+function countFrames(duration: number | undefined, frameRate: number): number {
+  if (duration === undefined) return Infinity;
+  const frames = Math.round(duration * frameRate);
+  if (frames < 1)
+    fail({
+      call,
+      option: 'duration',
+      value: duration,
+      problem: 'is shorter than one frame',
+      expected: 'expected seconds',
+    });
+  return frames;
+}
+
+function readCanvas(options: CanvasOptions): Sketch['canvas'] {
+  const { width, height, background, density, viewBox, ...view } = canvasOptions.read(`${call} canvas`, options);
+  checkSize(`${call} canvas`, width, height, density);
+  return {
+    width,
+    height,
+    background: background === 'none' ? 0 : readColor(call, 'canvas background', background).packed,
+    density,
+    view: viewBox === undefined ? view : { viewBox, ...view },
+  };
+}
+
+/** Checks the size of a canvas: whole pixels, and a rendering that is not too large to make. */
+export function checkSize(caller: string, width: number, height: number, density: number): void {
+  const side = whole(1);
+  positive.read(caller, 'density', density);
+  for (const [option, value] of Object.entries({ width, height }))
+    if (side.read(caller, option, value) * density > maxSide)
+      fail({
+        call: caller,
+        option,
+        value,
+        problem: `makes a picture of ${Math.round(value * density)} pixels`,
+        expected: `expected at most ${maxSide} a side`,
+      });
+}

@@ -1,0 +1,255 @@
+import type { Frame } from '../../frame/frame.ts';
+import type { Group, Item, ItemPaint, ItemStroke } from '../../frame/reader.ts';
+import { multiply, scaling, translation, type Matrix } from '../../geometry/matrix.ts';
+import {
+  arc,
+  arcPoint,
+  close,
+  commandLength,
+  cubic,
+  line,
+  move,
+  pathBox,
+  quad,
+  type Path,
+} from '../../geometry/path.ts';
+import type { BlendMode } from '../../paint/blend.ts';
+import { cssColor } from '../../paint/color.ts';
+import { fade } from '../../paint/fade.ts';
+import { boxUnits } from '../../paint/gradient.ts';
+import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
+import { contextOf, drawPicture, styleOf } from './paint.ts';
+
+/** How much larger small letters are drawn first, and how many pixels they may cover for that. */
+const fineness = 4;
+const maxFinePixels = 250_000;
+
+/**
+ * Draws frames on a page's canvas element, which takes the frame's pixel size. Each item comes with its own resolved
+ * transform and paint; the context's own state stack is not used.
+ */
+export class Canvas2dSurface {
+  private readonly compositor: Compositor<CanvasRenderingContext2D>;
+
+  constructor(readonly element: HTMLCanvasElement) {
+    this.compositor = new Compositor(new Canvas2dBackend(element));
+  }
+
+  /** Draws a frame. */
+  draw(frame: Frame): void {
+    this.compositor.draw(frame);
+  }
+
+  /** Forgets the last frame, so that the next begins on its background whatever its carry. */
+  reset(): void {
+    this.compositor.reset();
+  }
+}
+
+class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
+  readonly fadesAsOne = false;
+  readonly wantsGroups = false;
+  private readonly context: CanvasRenderingContext2D;
+  /** Canvases of layers, to be used again. */
+  private spare: CanvasRenderingContext2D[] = [];
+  /** Where small letters are drawn large. */
+  private fine: CanvasRenderingContext2D | undefined;
+
+  constructor(private readonly element: HTMLCanvasElement) {
+    this.context = contextOf(element);
+  }
+
+  begin({ width, height, background, carry, toPixels }: Stage): { layer: CanvasRenderingContext2D; base: Matrix } {
+    const { context, element } = this;
+    let left = carry;
+    if (element.width !== width || element.height !== height) {
+      element.width = width;
+      element.height = height;
+      left = 0;
+    }
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    if (left === 0) {
+      context.globalAlpha = 1;
+      context.globalCompositeOperation = 'source-over';
+      context.clearRect(0, 0, width, height);
+      context.fillStyle = cssColor(background);
+      context.fillRect(0, 0, width, height);
+    } else if (left < 1) {
+      const pixels = context.getImageData(0, 0, width, height);
+      fade(pixels.data, background, left);
+      context.putImageData(pixels, 0, 0);
+    }
+    return { layer: context, base: toPixels };
+  }
+
+  end(): void {
+    // All that is drawn is on the canvas.
+  }
+
+  open(): CanvasRenderingContext2D {
+    const { width, height, ownerDocument } = this.element;
+    const layer = this.spare.pop() ?? contextOf(ownerDocument.createElement('canvas'));
+    // A new size, be it the old one, clears a canvas and sets its context back.
+    layer.canvas.width = width;
+    layer.canvas.height = height;
+    return layer;
+  }
+
+  lay(
+    layer: CanvasRenderingContext2D,
+    onto: CanvasRenderingContext2D,
+    { opacity, blend }: Mixing,
+    mask: CanvasRenderingContext2D | undefined,
+    _: Group | undefined,
+  ): void {
+    if (mask !== undefined) {
+      drawOver(mask, layer, 1, 'destination-in');
+      this.spare.push(mask);
+    }
+    drawOver(layer, onto, opacity, blendOperation(blend));
+    this.spare.push(layer);
+  }
+
+  draw(context: CanvasRenderingContext2D, item: Item, matrix: Matrix, { opacity, blend }: Mixing): void {
+    context.globalAlpha = opacity;
+    context.globalCompositeOperation = blendOperation(blend);
+    let { fill } = item;
+    const { stroke } = item;
+    context.setTransform(...matrix);
+    if (typeof fill === 'object' && fill.type === 'picture' && fill.smooth) {
+      drawPicture(context, fill, matrix);
+      fill = undefined;
+    }
+    context.beginPath();
+    if (typeof fill === 'number' && item.text !== undefined && this.fillFinely(context, item, fill, matrix))
+      fill = undefined;
+    tracePath(context, item.outlines, item.start, item.end);
+    if (fill !== undefined) {
+      // The outline is traced already: from here on the transform is that of the paint.
+      const units = unitsOf(fill, item.path);
+      if (units !== undefined) context.setTransform(...multiply(matrix, units));
+      context.fillStyle = styleOf(context, fill, units === undefined ? matrix : multiply(matrix, units));
+      context.fill(item.fillRule);
+    }
+    if (stroke !== undefined && stroke.width > 0) this.strokeItem(context, item, stroke, matrix);
+  }
+
+  /**
+   * Fills small letters at four times the size and puts them down made smaller: browsers smooth the edges of outlines
+   * to a quarter of a pixel only, which in letters can be seen. Says whether it did, as large ones are fine as they are.
+   */
+  private fillFinely(context: CanvasRenderingContext2D, item: Item, fill: number, matrix: Matrix): boolean {
+    const box = pathBox(item.path, matrix);
+    const [left, top] = [Math.floor(box.left) - 1, Math.floor(box.top) - 1];
+    const [width, height] = [Math.ceil(box.right) + 1 - left, Math.ceil(box.bottom) + 1 - top];
+    if (!(width * height <= maxFinePixels)) return false;
+    const fine = (this.fine ??= contextOf(this.element.ownerDocument.createElement('canvas')));
+    fine.canvas.width = width * fineness;
+    fine.canvas.height = height * fineness;
+    fine.setTransform(...multiply(multiply(scaling(fineness, fineness), translation(-left, -top)), matrix));
+    fine.beginPath();
+    tracePath(fine, item.outlines, item.start, item.end);
+    fine.fillStyle = styleOf(fine, fill, matrix);
+    fine.fill(item.fillRule);
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    context.imageSmoothingEnabled = true;
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(fine.canvas, left, top, width, height);
+    context.setTransform(...matrix);
+    return true;
+  }
+
+  private strokeItem(context: CanvasRenderingContext2D, item: Item, stroke: ItemStroke, matrix: Matrix): void {
+    const units = unitsOf(stroke.paint, item.path);
+    if (units === undefined) {
+      context.setTransform(...matrix);
+      setPen(context, stroke);
+      context.strokeStyle = styleOf(context, stroke.paint, matrix);
+      return context.stroke();
+    }
+    // The pen has the item's transform, its paint another: the paint is put into the drawn line.
+    const layer = this.open();
+    layer.setTransform(...matrix);
+    layer.beginPath();
+    tracePath(layer, item.outlines, item.start, item.end);
+    setPen(layer, stroke);
+    layer.strokeStyle = '#000';
+    layer.stroke();
+    layer.globalCompositeOperation = 'source-in';
+    layer.setTransform(1, 0, 0, 1, 0, 0);
+    layer.beginPath();
+    layer.rect(0, 0, layer.canvas.width, layer.canvas.height);
+    layer.setTransform(...multiply(matrix, units));
+    layer.fillStyle = styleOf(layer, stroke.paint, multiply(matrix, units));
+    layer.fill();
+    drawOver(layer, context, context.globalAlpha, context.globalCompositeOperation);
+    this.spare.push(layer);
+  }
+}
+
+function blendOperation(blend: BlendMode): GlobalCompositeOperation {
+  return blend === 'normal' ? 'source-over' : blend;
+}
+
+/** Draws one canvas over another of the same size. */
+function drawOver(
+  from: CanvasRenderingContext2D,
+  onto: CanvasRenderingContext2D,
+  opacity: number,
+  operation: GlobalCompositeOperation,
+): void {
+  onto.setTransform(1, 0, 0, 1, 0, 0);
+  onto.globalAlpha = opacity;
+  onto.globalCompositeOperation = operation;
+  onto.drawImage(from.canvas, 0, 0);
+}
+
+/** The units of a gradient in fractions of the box of what it paints. */
+function unitsOf(paint: ItemPaint, path: Path): Matrix | undefined {
+  return typeof paint === 'object' && 'units' in paint && paint.units === 'box' ? boxUnits(pathBox(path)) : undefined;
+}
+
+function setPen(context: CanvasRenderingContext2D, stroke: ItemStroke): void {
+  context.lineWidth = stroke.width;
+  context.lineCap = stroke.cap;
+  context.lineJoin = stroke.join;
+  context.miterLimit = stroke.miterLimit;
+  context.setLineDash(stroke.dash as number[]);
+  context.lineDashOffset = stroke.dashOffset;
+}
+
+const toRadians = Math.PI / 180;
+
+function tracePath(context: CanvasRenderingContext2D, path: Path, start: number, end: number): void {
+  let open = false;
+  for (let i = start; i < end; i += commandLength[path[i]]) {
+    const command = path[i];
+    switch (command) {
+      case move:
+        context.moveTo(path[i + 1], path[i + 2]);
+        break;
+      case line:
+        context.lineTo(path[i + 1], path[i + 2]);
+        break;
+      case quad:
+        context.quadraticCurveTo(path[i + 1], path[i + 2], path[i + 3], path[i + 4]);
+        break;
+      case cubic:
+        context.bezierCurveTo(path[i + 1], path[i + 2], path[i + 3], path[i + 4], path[i + 5], path[i + 6]);
+        break;
+      case arc: {
+        const [begins, sweep] = [path[i + 6], path[i + 7]];
+        // Behind a close the standard goes on from the subpath's start; an arc of ours begins anew.
+        if (!open) context.moveTo(...arcPoint(path, i, begins));
+        const from = begins * toRadians;
+        const to = (begins + sweep) * toRadians;
+        const turn = path[i + 5] * toRadians;
+        context.ellipse(path[i + 1], path[i + 2], path[i + 3], path[i + 4], turn, from, to, sweep < 0);
+        break;
+      }
+      default:
+        context.closePath();
+    }
+    open = command !== close;
+  }
+}

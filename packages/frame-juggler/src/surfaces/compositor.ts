@@ -1,0 +1,119 @@
+import { pictureSize, type Frame } from '../frame/frame.ts';
+import { FrameReader, type Group, type Item } from '../frame/reader.ts';
+import { identity, inverse, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
+import type { BlendMode } from '../paint/blend.ts';
+import type { PackedColor } from '../paint/color.ts';
+
+/*
+ * What every surface has to do with a frame is worked out here, once: its size and view, what its carry leaves of the
+ * last one, which groups are pictures of their own, what they are clipped by, which items fade as one, and what is not
+ * drawn at all. A surface is a small backend that fills, strokes and puts layers together.
+ */
+
+/** What a frame is drawn on. */
+export interface Stage {
+  /** Pixels. */
+  readonly width: number;
+  readonly height: number;
+  readonly background: PackedColor;
+  /** How much of what was drawn before stays: 0 begins afresh. */
+  readonly carry: number;
+  /** From the sketch's units to pixels. */
+  readonly toPixels: Matrix;
+  /** The frame as it is told of itself. */
+  readonly frame: Frame;
+}
+
+/** How an item, or a layer, is put onto what lies under it. */
+export interface Mixing {
+  /** From 0 to 1. */
+  readonly opacity: number;
+  readonly blend: BlendMode;
+}
+
+/** A way to draw. `Layer` is what items are drawn on: a picture of its own, transparent at first. */
+export interface Backend<Layer> {
+  /**
+   * Whether an item's fill and stroke fade and blend as one by themselves. Where they do not, an item that has both is
+   * drawn on a layer of its own first.
+   */
+  readonly fadesAsOne: boolean;
+  /** Whether it wants to know of all groups, and not only of those that are pictures of their own. */
+  readonly wantsGroups: boolean;
+  /** Begins a frame: what it is drawn on, and the transform that leads from the sketch's units there. */
+  begin(stage: Stage): { readonly layer: Layer; readonly base: Matrix };
+  /** The frame is drawn. */
+  end(layer: Layer, stage: Stage): void;
+  /** A new layer: for a group, or for an item that is drawn by itself. */
+  open(group: Group | undefined): Layer;
+  /** Draws an item. @param matrix from the item's own units to where `base` leads */
+  draw(layer: Layer, item: Item, matrix: Matrix, mixing: Mixing): void;
+  /** Puts a layer onto another, as far as the alpha of a mask says where there is one. Both are then no longer used. */
+  lay(layer: Layer, onto: Layer, mixing: Mixing, mask: Layer | undefined, group: Group | undefined): void;
+}
+
+const plain: Mixing = { opacity: 1, blend: 'normal' };
+
+/** Draws frames through a backend, each over what its carry leaves of the one before. */
+export class Compositor<Layer> {
+  private empty = true;
+
+  constructor(private readonly backend: Backend<Layer>) {}
+
+  /** Forgets the last frame, so that the next begins on its background whatever its carry. */
+  reset(): void {
+    this.empty = true;
+  }
+
+  draw(frame: Frame): void {
+    const { backend } = this;
+    const { width, height } = pictureSize(frame);
+    const stage: Stage = {
+      width,
+      height,
+      background: frame.background,
+      carry: this.empty ? 0 : frame.carry,
+      toPixels: multiply(scaling(width / frame.width, height / frame.height), frame.view),
+      frame,
+    };
+    this.empty = false;
+    const { layer, base } = backend.begin(stage);
+    this.drawItems(new FrameReader(frame), frame.order, base, layer);
+    backend.end(layer, stage);
+  }
+
+  private drawItems(reader: FrameReader, order: Uint32Array, base: Matrix, onto: Layer): void {
+    const { backend } = this;
+    const layers = [onto];
+    const visitor = {
+      enter: (group: Group) => void layers.push(backend.open(group)),
+      leave: (group: Group) => {
+        const layer = layers.pop()!;
+        let mask: Layer | undefined;
+        if (group.clip !== undefined) {
+          mask = backend.open(undefined);
+          this.drawItems(reader, group.clip, base, mask);
+        }
+        backend.lay(layer, layers[layers.length - 1], group, mask, group);
+      },
+      item: (item: Item) => this.drawItem(item, base, layers[layers.length - 1]),
+    };
+    reader.walk(order, visitor, backend.wantsGroups ? () => true : undefined);
+  }
+
+  private drawItem(item: Item, base: Matrix, layer: Layer): void {
+    const { backend } = this;
+    const matrix = base === identity ? item.transform : multiply(base, item.transform);
+    // As SVG has it, what a transform squashes flat is not drawn, its stroke neither.
+    if (item.opacity === 0 || inverse(matrix) === undefined) return;
+    if (!needsLayer(item) || backend.fadesAsOne) return backend.draw(layer, item, matrix, item);
+    const own = backend.open(undefined);
+    backend.draw(own, item, matrix, plain);
+    backend.lay(own, layer, item, undefined, undefined);
+  }
+}
+
+/** Whether an item must be drawn by itself before it is put down: more than one part of it fades or blends as one. */
+function needsLayer({ fill, stroke, opacity, blend }: Item): boolean {
+  return fill !== undefined && stroke !== undefined && (opacity < 1 || blend !== 'normal');
+}

@@ -1,0 +1,41 @@
+import { identity, type Matrix } from '../../geometry/matrix.ts';
+import { arc, close, commandLength, line, move, type Path } from '../../geometry/path.ts';
+import { pathData, short } from '../../geometry/write-path-data.ts';
+import type { Attributes } from './xml.ts';
+
+/** A path as the plainest element that draws it: `circle`, `rect`, `line`, `polygon`, or `path`. */
+export function outlineElement(path: Path): { readonly name: string; readonly attributes: Attributes } {
+  if (path.length === 9 && path[0] === arc && path[5] === 0 && path[6] === 0 && path[7] === 360 && path[8] === close) {
+    const [cx, cy, rx, ry] = [path[1], path[2], path[3], path[4]];
+    if (rx === ry) return { name: 'circle', attributes: { cx, cy, r: rx } };
+    return { name: 'ellipse', attributes: { cx, cy, rx, ry } };
+  }
+  const straight = straightPoints(path);
+  if (straight === undefined) return { name: 'path', attributes: { d: pathData(path) } };
+  const { points, closed } = straight;
+  const [[x, y], [x1, y1], [x2, y2], [x3, y3]] = [...points, [], [], []] as [number, number][];
+  if (points.length === 4 && closed && x === x3 && y === y1 && x1 === x2 && y2 === y3 && x1 >= x && y2 >= y)
+    return { name: 'rect', attributes: { x, y, width: x1 - x, height: y2 - y } };
+  if (points.length === 2 && !closed) return { name: 'line', attributes: { x1: x, y1: y, x2: x1, y2: y1 } };
+  const list = points.map(([px, py]) => `${short(px)},${short(py)}`).join(' ');
+  return { name: closed ? 'polygon' : 'polyline', attributes: { points: list } };
+}
+
+/** The corners of a path of one subpath and straight lines only. */
+function straightPoints(path: Path): { points: [number, number][]; closed: boolean } | undefined {
+  const points: [number, number][] = [];
+  for (let i = 0; i < path.length; i += commandLength[path[i]]) {
+    if (path[i] === close && i === path.length - 1) return points.length > 1 ? { points, closed: true } : undefined;
+    if (path[i] !== (i === 0 ? move : line)) return undefined;
+    points.push([path[i + 1], path[i + 2]]);
+  }
+  return points.length > 1 ? { points, closed: false } : undefined;
+}
+
+/** A transform as SVG writes it; undefined where it changes nothing. */
+export function transformText(matrix: Matrix): string | undefined {
+  const [a, b, c, d, e, f] = matrix;
+  if (matrix.every((value, index) => value === identity[index])) return undefined;
+  if (a === 1 && b === 0 && c === 0 && d === 1) return `translate(${short(e)} ${short(f)})`;
+  return `matrix(${[a, b, c, d, e, f].map(short).join(' ')})`;
+}

@@ -1,0 +1,233 @@
+import { pictureSize, type Frame } from '../../frame/frame.ts';
+import type { Group, Item, ItemStroke } from '../../frame/reader.ts';
+import type { Box } from '../../geometry/box.ts';
+import { apply, identity, inverse, type Matrix } from '../../geometry/matrix.ts';
+import { isFinitePath, pathBox } from '../../geometry/path.ts';
+import { short } from '../../geometry/write-path-data.ts';
+import { alphaOf, cssColor } from '../../paint/color.ts';
+import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
+import { Definitions } from './defs.ts';
+import { outlineElement, transformText } from './outline.ts';
+import { paintAttributes, placedPicture } from './paint.ts';
+import { element, textElement, type Attributes } from './xml.ts';
+
+/**
+ * A frame as an SVG 2 document, for a file or a page: a shape an element, groups as groups, labels as ids and titles,
+ * text as its outlines with the string beside them for search and for screen readers.
+ * @param frames the frame; or several, the last of them on what its carry leaves of those before
+ * @param texts what the document tells of itself, by keyword; `Title` is its title
+ */
+export function writeSvg(frames: Frame | readonly Frame[], texts: Readonly<Record<string, string>> = {}): string {
+  const list = Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame];
+  const backend = new SvgBackend();
+  const compositor = new Compositor(backend);
+  for (const frame of list) compositor.draw(frame);
+  return backend.document(list[list.length - 1], texts);
+}
+
+/** Elements that are drawn one after the other. */
+interface SvgLayer {
+  readonly names: Attributes;
+  readonly elements: string[];
+  /** Each of them as it stands in a clip path; undefined where one of them is no plain filled outline. */
+  outlines: string[] | undefined;
+}
+
+class SvgBackend implements Backend<SvgLayer> {
+  readonly fadesAsOne = true;
+  readonly wantsGroups = true;
+  private readonly takenIds = new Set<string>();
+  private readonly defs = new Definitions((wanted) => this.id(wanted));
+  /** The document so far. */
+  private content: string[] = [];
+  private stage: Stage | undefined;
+
+  begin(stage: Stage): { layer: SvgLayer; base: Matrix } {
+    this.stage = stage;
+    return { layer: newLayer({}), base: identity };
+  }
+
+  /** Puts a frame's elements over what is left of the frames before it. */
+  end({ elements }: SvgLayer, { background, carry, frame }: Stage): void {
+    const view = transformText(frame.view);
+    const drawn =
+      view === undefined || elements.length === 0 ? elements : [element('g', { transform: view }, elements)];
+    const alpha = alphaOf(background);
+    const whole = { width: frame.width, height: frame.height, fill: cssColor(background | (255 << 24)) };
+    const veil = (opacity: number): string[] =>
+      opacity === 0 ? [] : [element('rect', { ...whole, 'fill-opacity': faded(opacity) })];
+    if (carry === 0) this.content = [...veil(alpha / 255), ...drawn];
+    // A veil of the background leaves `carry` of what lies under it; where there is none to veil with, that fades itself.
+    else if (alpha === 255) this.content = [...this.content, ...veil(1 - carry), ...drawn];
+    else this.content = [element('g', { opacity: carry }, this.content), ...drawn];
+  }
+
+  document(last: Frame, texts: Readonly<Record<string, string>>): string {
+    const { width, height } = last;
+    const lines = Object.entries(texts).map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`);
+    const viewBox = `0 0 ${short(width)} ${short(height)}`;
+    const root = element('svg', { xmlns: 'http://www.w3.org/2000/svg', ...pictureSize(last), viewBox }, [
+      ...(texts.Title === undefined ? [] : [textElement('title', texts.Title)]),
+      ...(lines.length === 0 ? [] : [textElement('metadata', `\n${lines.join('\n')}\n`)]),
+      ...this.defs.elements,
+      ...this.content,
+    ]);
+    return `${root}\n`;
+  }
+
+  /** Names are given as things begin, so that of two with one label the outer or the earlier one has it plain. */
+  open(group: Group | undefined): SvgLayer {
+    return newLayer(this.name(group?.label));
+  }
+
+  lay(layer: SvgLayer, onto: SvgLayer, mixing: Mixing, mask: SvgLayer | undefined, group: Group | undefined): void {
+    const attributes = group?.isolated === false ? {} : { ...mixingOf(mixing), ...this.maskOf(mask) };
+    onto.elements.push(element('g', { ...layer.names, ...attributes }, [...title(group?.label), ...layer.elements]));
+    onto.outlines = undefined;
+  }
+
+  draw(layer: SvgLayer, item: Item, matrix: Matrix, mixing: Mixing): void {
+    const { path, fill, stroke, fillRule, label, text } = item;
+    // What has grown beyond all numbers is not drawn.
+    if (!isFinitePath(path) || (fill === undefined && stroke === undefined)) return;
+    const common = mixingOf(mixing);
+    const names = this.name(label);
+    if (typeof fill === 'object' && fill.type === 'picture') {
+      const drawn = stroke === undefined ? [] : [this.outlined(item, matrix, { fill: 'none' }, stroke)];
+      const picture = placedPicture(fill, matrix, drawn.length === 0 ? { ...names, ...common } : {});
+      layer.outlines = undefined;
+      if (drawn.length === 0) return void layer.elements.push(withTitle(label, picture));
+      return void layer.elements.push(element('g', { ...names, ...common }, [...title(label), picture, ...drawn]));
+    }
+    const box = (): Box => pathBox(path);
+    const filled = fill === undefined ? { fill: 'none' } : paintAttributes('fill', fill, box, 0, this.defs);
+    this.noteOutline(layer, item, matrix);
+    if (text === undefined) {
+      const drawn = this.outlined(item, matrix, { ...filled, 'fill-rule': ruleOf(fillRule) }, stroke, names, common);
+      return void layer.elements.push(withTitle(label, drawn));
+    }
+    // The string itself is there, and lies over its outlines, but has no paint of its own.
+    const { left, top, right, bottom } = box();
+    const place = textPlace(left, bottom, right - left, bottom - top, matrix);
+    layer.elements.push(
+      element('g', { ...names, ...common }, [
+        ...title(label),
+        this.outlined(
+          item,
+          matrix,
+          { ...filled, 'fill-rule': ruleOf(fillRule) },
+          stroke,
+          {},
+          { 'aria-hidden': 'true' },
+        ),
+        ...(right > left ? [textElement('text', text.replace(/\s+/g, ' '), place)] : []),
+      ]),
+    );
+  }
+
+  /** An item's outline as an element. */
+  private outlined(
+    item: Item,
+    matrix: Matrix,
+    filled: Attributes,
+    stroke: ItemStroke | undefined,
+    before: Attributes = {},
+    after: Attributes = {},
+  ): string {
+    const { name, attributes } = outlineElement(item.path);
+    const drawn = stroke === undefined || stroke.width === 0 ? {} : this.strokeAttributes(item, stroke);
+    return element(name, { ...before, ...attributes, transform: transformText(matrix), ...filled, ...drawn, ...after });
+  }
+
+  private strokeAttributes({ path }: Item, stroke: ItemStroke): Attributes {
+    const reach = (stroke.width / 2) * Math.max(stroke.miterLimit, 1.5);
+    return {
+      ...paintAttributes('stroke', stroke.paint, () => pathBox(path), reach, this.defs),
+      'stroke-width': stroke.width === 1 ? undefined : stroke.width,
+      'stroke-linecap': stroke.cap === 'butt' ? undefined : stroke.cap,
+      'stroke-linejoin': stroke.join === 'miter' ? undefined : stroke.join,
+      'stroke-miterlimit': stroke.miterLimit === 4 ? undefined : stroke.miterLimit,
+      'stroke-dasharray': stroke.dash.length === 0 ? undefined : stroke.dash.map(short).join(' '),
+      'stroke-dashoffset': stroke.dashOffset === 0 || stroke.dash.length === 0 ? undefined : stroke.dashOffset,
+    };
+  }
+
+  /** Notes an item as it stands in a clip path, as long as all of its layer can. */
+  private noteOutline(layer: SvgLayer, { path, fill, stroke, opacity, fillRule }: Item, matrix: Matrix): void {
+    const solid = typeof fill === 'number' && alphaOf(fill) === 255 && stroke === undefined && opacity === 1;
+    if (!solid) layer.outlines = undefined;
+    if (layer.outlines === undefined) return;
+    const { name, attributes } = outlineElement(path);
+    const rest = { transform: transformText(matrix), 'clip-rule': ruleOf(fillRule) };
+    layer.outlines.push(element(name, { ...attributes, ...rest }));
+  }
+
+  /** What keeps a group within a region: an outline, or the alpha of what is drawn where that is not all or nothing. */
+  private maskOf(mask: SvgLayer | undefined): Attributes {
+    if (mask === undefined) return {};
+    if (mask.outlines !== undefined) return { 'clip-path': `url(#${this.defs.add('clipPath', {}, mask.outlines)})` };
+    const region = { maskUnits: 'userSpaceOnUse', ...this.canvasBox(), style: 'mask-type:alpha' };
+    return { mask: `url(#${this.defs.add('mask', region, mask.elements)})` };
+  }
+
+  /** The canvas in the sketch's units. */
+  private canvasBox(): { x: number; y: number; width: number; height: number } {
+    const { width, height, view } = this.stage!.frame;
+    const back = inverse(view) ?? view;
+    const corners = [apply(back, 0, 0), apply(back, width, height)];
+    const [x, y] = [Math.min(corners[0][0], corners[1][0]), Math.min(corners[0][1], corners[1][1])];
+    return { x, y, width: Math.abs(corners[1][0] - corners[0][0]), height: Math.abs(corners[1][1] - corners[0][1]) };
+  }
+
+  private name(label: string | undefined): Attributes {
+    return label === undefined ? {} : { id: this.id(label) };
+  }
+
+  /** A name that the document has not yet: the label, as far as names may be like that. */
+  private id(label: string): string {
+    const base = label.replace(/[^\p{L}\p{N}_.-]+/gu, '-').replace(/^(?=[^\p{L}_])/u, '_');
+    let id = base;
+    for (let count = 2; this.takenIds.has(id); count++) id = `${base}-${count}`;
+    this.takenIds.add(id);
+    return id;
+  }
+}
+
+function newLayer(names: Attributes): SvgLayer {
+  return { names, elements: [], outlines: [] };
+}
+
+function mixingOf({ opacity, blend }: Mixing): Attributes {
+  return { opacity: faded(opacity), style: blend === 'normal' ? undefined : `mix-blend-mode:${blend}` };
+}
+
+function ruleOf(rule: Item['fillRule']): string | undefined {
+  return rule === 'evenodd' ? rule : undefined;
+}
+
+function withTitle(label: string | undefined, drawn: string): string {
+  if (label === undefined) return drawn;
+  const name = /^<(\w+)/.exec(drawn)![1];
+  return `${drawn.slice(0, -2)}>${title(label).join('')}</${name}>`;
+}
+
+function title(label: string | undefined): string[] {
+  return label === undefined ? [] : [textElement('title', label)];
+}
+
+function textPlace(x: number, y: number, width: number, height: number, transform: Matrix): Attributes {
+  return {
+    x,
+    y,
+    'font-size': height,
+    textLength: width,
+    lengthAdjust: 'spacingAndGlyphs',
+    fill: 'none',
+    transform: transformText(transform),
+  };
+}
+
+/** An opacity; left out where it is 1. */
+function faded(opacity: number): string | undefined {
+  return opacity === 1 ? undefined : short(Number(opacity.toFixed(5)));
+}

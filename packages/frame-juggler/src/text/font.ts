@@ -1,0 +1,43 @@
+import type { Path } from '../geometry/path.ts';
+
+/** The weights of the library's own font. */
+export type OwnWeight = 'regular' | 'bold';
+
+/** A line of text set in a font, in ems from the start of its baseline; y grows downwards. */
+export interface SetLine {
+  readonly advance: number;
+  readonly path: Path;
+}
+
+/** What is asked of a font's file, once it has been read. */
+export interface Typesetter {
+  /** The height of capitals over the baseline, in ems. */
+  readonly capHeight: number;
+  /** Sets one line, with its kerning and its ligatures. */
+  set(text: string): SetLine;
+}
+
+const maxLines = 2000;
+
+/** A font that text can be drawn in. Lines once set are kept, as sketches draw the same ones every frame. */
+export class Font {
+  private readonly lines = new Map<string, SetLine>();
+
+  constructor(
+    readonly name: string,
+    private readonly typesetter: Typesetter,
+  ) {}
+
+  get capHeight(): number {
+    return this.typesetter.capHeight;
+  }
+
+  set(text: string): SetLine {
+    let line = this.lines.get(text);
+    if (line === undefined) {
+      if (this.lines.size === maxLines) this.lines.clear();
+      this.lines.set(text, (line = this.typesetter.set(text)));
+    }
+    return line;
+  }
+}

@@ -1,0 +1,59 @@
+import type { Box } from '../geometry/box.ts';
+import { pathBox } from '../geometry/path.ts';
+import { pathData } from '../geometry/write-path-data.ts';
+import { pairOf, type Point } from '../schema/point.ts';
+import type { TextBlock } from './layout.ts';
+import { lettering, wantFontsAtStart } from './lettering.ts';
+import { measureOptions, readString, textOptions, type MeasureOptions, type TextOptions } from './options.ts';
+import { initialTextStyle, ownWeight, restyleText } from './style.ts';
+
+// Whoever asks how large a text is wants to know at once: a sketch that imports this starts with the fonts loaded.
+wantFontsAtStart();
+
+/** The size of a text, from its own anchor point; see `measureText`. */
+export interface TextMeasure {
+  /** The widest line, by advance. */
+  readonly width: number;
+  /** From the cap height of the first line to the baseline of the last. */
+  readonly height: number;
+  /** What is inked, from the pin. */
+  readonly ink: Box;
+  /** The lines, as they were broken. */
+  readonly lines: readonly string[];
+}
+
+/**
+ * The size of a text as it would be drawn. The box runs from the cap height of the first line to the baseline of the
+ * last, so that capitals and digits look centered in it; `ink` is the tight box about what is drawn, from the pin.
+ * Inside a sketch the font is there; elsewhere `await loadFonts()` first.
+ * @throws SketchError where an option is misspelt or cannot be meant
+ */
+export function measureText(string: string | number, options: MeasureOptions = {}): TextMeasure {
+  const call = 'measureText';
+  const written = readString(call, string);
+  measureOptions.check(call, options);
+  const { width, height, path, lines } = set(written, [0, 0], options);
+  return { width, height, ink: pathBox(path), lines };
+}
+
+/**
+ * The outline of a text as SVG path data, set just as `canvas.text` sets it: for `canvas.path({ data })`, to cut it,
+ * dash it or lead it elsewhere. Inside a sketch the font is there; elsewhere `await loadFonts()` first.
+ * @throws SketchError where an option is misspelt or cannot be meant
+ */
+export function textOutline(string: string | number, options: TextOptions): string {
+  const call = 'textOutline';
+  const written = readString(call, string);
+  textOptions.check(call, options);
+  return pathData(set(written, options.at, options).path);
+}
+
+function set(string: string, at: Point, options: MeasureOptions): TextBlock {
+  const style = restyleText(initialTextStyle, options);
+  const weight = ownWeight(style);
+  const { layOut, fonts } = lettering(weight === undefined ? [] : [weight]);
+  return layOut(
+    { string, pin: pairOf(at), style, anchor: options.anchor, maxWidth: options.maxWidth, up: false },
+    fonts,
+  );
+}

@@ -1,0 +1,35 @@
+import { fail } from '../error.ts';
+import { length, type ValueOf } from '../schema/kind.ts';
+import { optional, Schema, type Options } from '../schema/schema.ts';
+import { anchorKind, pinTable } from '../shapes/place.ts';
+import { textStyleTable } from './style.ts';
+
+const anchor = anchorKind('baseline-left', 'baseline', 'baseline-right');
+/** The anchors of boxes, and three on the baseline of the first line. */
+export type TextAnchor = ValueOf<typeof anchor>;
+
+const table = {
+  /** Which point of its box is its pin: a name, also on the first baseline, or fractions of its width and height. */
+  anchor: optional(anchor, 'center'),
+  /** Lines longer than this, in units, are broken: between words where they can be. */
+  maxWidth: optional(length),
+};
+export type TextOptions = Options<typeof pinTable & typeof table & typeof textStyleTable>;
+/** What `measureText` takes: what a text is set in, and not where it is. */
+export type MeasureOptions = Options<typeof table & typeof textStyleTable>;
+
+export const textTable = { ...pinTable, ...table, ...textStyleTable };
+export const textOptions = new Schema(textTable, '{ at: [100, 80], size: 20 } behind the text');
+export const measureOptions = new Schema({ ...table, ...textStyleTable }, '{ size: 20 } behind the text');
+
+/** The string of a text: text or a number. */
+export function readString(call: string, string: unknown): string {
+  if (typeof string === 'string' || typeof string === 'number') return String(string);
+  return fail({
+    call,
+    option: 'string',
+    value: string,
+    problem: 'is not text',
+    expected: 'expected text or a number first, then options',
+  });
+}

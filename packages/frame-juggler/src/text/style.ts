@@ -1,0 +1,64 @@
+import { kindOf, length, oneOf, type ValueOf } from '../schema/kind.ts';
+import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import { Font } from './font.ts';
+
+const align = oneOf('left', 'center', 'right', 'auto');
+/** How lines lie under each other; `auto` follows the anchor. */
+export type Align = ValueOf<typeof align>;
+/** The weights of the library's own font, by name or by CSS's numbers. */
+export type Weight = 'regular' | 'bold' | 400 | 700;
+
+export const textStyleTable = {
+  /** The em, in units: somewhat more than the height of a line's letters. */
+  size: optional(length, 16),
+  /** A font of the sketch's own (`asset.font`), or `default` for the one that comes with the library. */
+  font: optional(
+    kindOf<Font | 'default'>(
+      "one of assets (asset.font), or 'default'",
+      (value) => value === 'default' || value instanceof Font,
+      'is not a font',
+    ),
+    'default',
+  ),
+  /** Of the library's own font: regular or bold, 400 or 700. */
+  weight: optional(
+    kindOf<Weight>(
+      'one of regular, bold, 400, 700',
+      (value) => value === 'regular' || value === 'bold' || value === 400 || value === 700,
+      'is not known',
+    ),
+    'regular',
+  ),
+  /** How lines lie under each other; `auto` follows the anchor. */
+  align: optional(align, 'auto'),
+  /** From one baseline to the next, in ems. */
+  lineHeight: optional(length, 1.25),
+};
+
+/** How text is set. A key left out keeps its value. */
+export type TextStyleOptions = Options<typeof textStyleTable>;
+/** Text style, with a value for every key. */
+export type TextStyle = Complete<typeof textStyleTable>;
+
+export const textStyleOptions = new Schema(textStyleTable, "{ size: 20, weight: 'bold' }");
+export const initialTextStyle: TextStyle = textStyleOptions.read('text', {});
+
+/** `style` with the text keys of `options`, which were checked; itself where there are none. */
+export function restyleText(style: TextStyle, options: TextStyleOptions): TextStyle {
+  const { size, font, weight, align: lines, lineHeight } = options;
+  const kept = size === undefined && font === undefined && weight === undefined;
+  if (kept && lines === undefined && lineHeight === undefined) return style;
+  return {
+    size: size ?? style.size,
+    font: font ?? style.font,
+    weight: weight ?? style.weight,
+    align: lines ?? style.align,
+    lineHeight: lineHeight ?? style.lineHeight,
+  };
+}
+
+/** Which of the library's own fonts a style asks for; undefined where it has another. */
+export function ownWeight({ font, weight }: TextStyle): 'regular' | 'bold' | undefined {
+  if (font !== 'default') return undefined;
+  return weight === 'bold' || weight === 700 ? 'bold' : 'regular';
+}
