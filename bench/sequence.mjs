@@ -10,7 +10,8 @@ import { createServer } from 'vite';
 import { Run } from '../packages/frame-juggler/dist/index.js';
 import { GifEncoder, packGifIndices } from '../packages/frame-juggler/dist/formats/gif.js';
 import { wordsOf } from '../packages/frame-juggler/dist/formats/changes.js';
-import { fileHost, loadSketch } from '../packages/frame-juggler/dist/node/index.js';
+import { fileHost } from '../packages/frame-juggler/dist/node/index.js';
+import { load } from '../packages/cli/dist/load.js';
 import { RasterSurface } from '../packages/frame-juggler/dist/surfaces/raster/surface.js';
 import { row } from './report.mjs';
 
@@ -84,7 +85,7 @@ row('  ratio', (best(rates.ours) / best(rates.theirs)).toFixed(2), 'at least 5')
 
 // GIF: both are handed the same pictures, and both in this process.
 const few = Math.min(frames, 60);
-const run = new Run(await loadSketch(sketch), { density, host: fileHost });
+const run = new Run(await load(sketch), { density, host: fileHost });
 const surface = new RasterSurface();
 const pictures = [];
 for (let frame = 0; frame < few; frame++) {

@@ -51,6 +51,6 @@ test('a picture goes over once for each version, and is forgotten once no frame 
   expect(second).not.toBe(first);
   expect([...second.data.subarray(0, 3)]).toEqual([220, 20, 60]);
   const empty = record(() => undefined);
-  for (let i = 0; i < 40; i++) sent(empty, thread);
+  for (let i = 0; i < 10; i++) sent(empty, thread);
   expect(thread['kept'].size).toBe(0);
 });

@@ -128,9 +128,9 @@ export class FrameReader {
     item.group = this.groups[columns.group[place] - 1];
     item.layer = columns.layer[place] ?? 0;
     item.source = this.frame.sources[columns.source[place] - 1];
-    const paint = this.paintOf(columns.strokeKind[place] ?? noPaint, columns.stroke[place]);
-    item.stroke =
-      paint === undefined ? undefined : { ...pens[columns.pen[place] - 1], paint, width: columns.strokeWidth[place] };
+    const strokePaint = this.paintOf(columns.strokeKind[place] ?? noPaint, columns.stroke[place]);
+    if (strokePaint === undefined) item.stroke = undefined;
+    else item.setStroke(strokePaint, columns.strokeWidth[place], pens[columns.pen[place] - 1]);
   }
 
   private paintOf(kind: number, paint: number): ItemPaint | undefined {
@@ -154,6 +154,8 @@ class ItemView implements Item {
   group: Group | undefined = undefined;
   layer = 0;
   source: SourceLine | undefined = undefined;
+  /** Used again from item to item. */
+  private ownStroke: StrokeView | undefined = undefined;
 
   constructor(frame: Frame) {
     this.outlines = frame.path;
@@ -162,6 +164,28 @@ class ItemView implements Item {
   get path(): Path {
     return this.outlines.subarray(this.start, this.end);
   }
+
+  setStroke(paint: ItemPaint, width: number, pen: PenStyle): void {
+    const stroke = (this.ownStroke ??= new StrokeView());
+    stroke.paint = paint;
+    stroke.width = width;
+    stroke.cap = pen.cap;
+    stroke.join = pen.join;
+    stroke.miterLimit = pen.miterLimit;
+    stroke.dash = pen.dash;
+    stroke.dashOffset = pen.dashOffset;
+    this.stroke = stroke;
+  }
+}
+
+class StrokeView implements ItemStroke {
+  paint: ItemPaint = 0;
+  width = 0;
+  cap: PenStyle['cap'] = 'butt';
+  join: PenStyle['join'] = 'miter';
+  miterLimit = 4;
+  dash: readonly number[] = [];
+  dashOffset = 0;
 }
 
 /** The items of a frame, in painter's order. */

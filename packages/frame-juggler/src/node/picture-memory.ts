@@ -2,32 +2,41 @@ import type { Frame } from '../frame/frame.ts';
 import type { PictureData } from '../paint/picture.ts';
 
 /*
- * Frames go to another thread as they stand, but for their pictures: those are large, and the same from frame to frame.
- * Their pixels lie in memory that both threads share, copied there once for each version of a picture; the receiving
- * thread keeps what it made of a picture for as long as frames go on using it.
+ * Frames go to another thread as they stand, but for their pictures: those are large, and often the same from frame to
+ * frame. One that comes again has its pixels copied, once for each version, into memory that both threads share; one
+ * that is drawn only once is copied like the rest of its frame, as engines are slow to give shared memory back. The
+ * receiving thread keeps what it made of a picture for as long as frames go on using it.
  */
 
-const shared = new WeakMap<PictureData, PictureData>();
+interface Sent {
+  readonly version: number;
+  /** The picture in shared memory; undefined while it was sent only once. */
+  readonly shared: PictureData | undefined;
+}
+const sentPictures = new WeakMap<PictureData, Sent>();
 
-/** A frame with its pictures in shared memory. */
+/** A frame as it is sent: with the pictures that came before in shared memory. */
 export function withSharedPictures(frame: Frame): Frame {
-  return frame.pictures.length === 0 ? frame : { ...frame, pictures: frame.pictures.map(sharedPicture) };
+  return frame.pictures.length === 0 ? frame : { ...frame, pictures: frame.pictures.map(asSent) };
 }
 
-function sharedPicture(picture: PictureData): PictureData {
-  let found = shared.get(picture);
-  if (found?.version !== picture.version) {
-    const { id, version, width, height, data } = picture;
-    const memory = new Uint8Array(new SharedArrayBuffer(data.length));
-    memory.set(data);
-    found = { id, version, width, height, data: memory };
-    shared.set(picture, found);
+function asSent(picture: PictureData): PictureData {
+  const { id, version, width, height, data } = picture;
+  const sent = sentPictures.get(picture);
+  if (sent?.version !== version) {
+    sentPictures.set(picture, { version, shared: undefined });
+    return { id, version, width, height, data };
   }
-  return found;
+  if (sent.shared !== undefined) return sent.shared;
+  const memory = new Uint8Array(new SharedArrayBuffer(data.length));
+  memory.set(data);
+  const shared = { id, version, width, height, data: memory };
+  sentPictures.set(picture, { version, shared });
+  return shared;
 }
 
 /** A picture that no frame has used for so many frames is forgotten. */
-const keptFrames = 32;
+const keptFrames = 8;
 
 /** The pictures that a thread has received, so that one that comes again is the same object. */
 export class ReceivedPictures {

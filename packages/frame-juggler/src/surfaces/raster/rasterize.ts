@@ -2,9 +2,12 @@ import type { Frame } from '../../frame/frame.ts';
 import type { Picture } from '../../paint/picture.ts';
 import { RasterSurface } from './surface.ts';
 
+// One surface for all: pictures of one size come one after the other, and its memory is large.
+const surface = new RasterSurface();
+
 /** Draws one frame by itself. */
 export function rasterize(frame: Frame): Picture {
-  const surface = new RasterSurface();
+  surface.reset();
   surface.draw(frame);
   return surface.picture();
 }
