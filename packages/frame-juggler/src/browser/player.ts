@@ -1,7 +1,7 @@
 import { asSketchError, SketchError } from '../error.ts';
 import { LiveClock } from '../motion/clock.ts';
 import { callable, kindOf, positive, toggle, whole } from '../schema/kind.ts';
-import { optional, Schema, withoutUndefined, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import type { InputSource } from '../sketch/input.ts';
 import { Run } from '../sketch/run.ts';
@@ -40,7 +40,7 @@ const mountTable = {
 };
 /** How a sketch is shown in a page. */
 export type MountOptions = Options<typeof mountTable>;
-const mountOptions = new Schema(mountTable, '{ autoplay: false }');
+const mountOptions = schemaOf(mountTable, '{ autoplay: false }');
 
 /**
  * Plays a sketch on a canvas element. Which frame is due is worked out from the screen's clock: a slow machine shows

@@ -21,7 +21,7 @@ import { readPaint, type PictureFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
 import { callable, convertedLater, finite, kindOf, name } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ArcOptions } from '../shapes/arc.ts';
 import type { CircleOptions } from '../shapes/circle.ts';
 import type { DotOptions } from '../shapes/dot.ts';
@@ -71,7 +71,7 @@ const aboutTable = {
 };
 /** Where a transform has its middle. */
 export type AboutOptions = Options<typeof aboutTable>;
-const aboutOptions = new Schema(aboutTable, '{ about: [x, y] }');
+const aboutOptions = schemaOf(aboutTable, '{ about: [x, y] }');
 
 const textKeyTable = {
   /** How text is set: size, font, weight, align, lineHeight. */
@@ -79,7 +79,7 @@ const textKeyTable = {
 };
 /** What `style` takes: a key left out keeps its value. */
 export type CanvasStyleOptions = StyleOptions & Options<typeof textKeyTable>;
-const canvasStyleOptions = new Schema(
+const canvasStyleOptions = schemaOf(
   { ...styleTable, ...textKeyTable },
   "{ fill: 'teal', stroke: { color: 'white', width: 2 } }",
 );
@@ -104,7 +104,7 @@ const groupTable = {
 };
 /** A group's transforms apply in the order translate, rotate, tilt, skew, scale, however they are written. */
 export type GroupOptions = CanvasStyleOptions & AboutOptions & Options<typeof groupTable>;
-const groupOptions = new Schema(
+const groupOptions = schemaOf(
   { ...styleTable, ...textKeyTable, ...aboutTable, ...groupTable },
   '{ translate: [100, 80], rotate: 30 } and a function',
 );

@@ -3,7 +3,7 @@ import { blendMode, type BlendMode } from '../paint/blend.ts';
 import { pack } from '../paint/color.ts';
 import { readPaint, type Fill, type Paint, type PaintLike } from '../paint/paint.ts';
 import { convertedLater, finite, fraction, kindOf, length, listOf, oneOf } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
 const strokeTable = {
   /** Its color, gradient or pattern; `'none'`, or `'auto'`. */
@@ -29,7 +29,7 @@ const strokeTable = {
 };
 /** A stroke in parts: a part left out keeps its value. */
 export type StrokeOptions = Options<typeof strokeTable>;
-const strokeOptions = new Schema(strokeTable, "{ color: 'white', width: 2 }");
+const strokeOptions = schemaOf(strokeTable, "{ color: 'white', width: 2 }");
 
 export const styleTable = {
   /** What its inside is painted with: a color, a gradient, a pattern or `'none'`. */

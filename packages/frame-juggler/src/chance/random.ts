@@ -4,15 +4,15 @@ import { fail } from '../error.ts';
 import { hsl, type Color } from '../paint/color.ts';
 import { anything, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
 /** A range `[lo, hi]`, or one number that stands still. */
 export type Range = number | Pair;
 
 const boxTable = { from: point, to: point };
-const boxOptions = new Schema(boxTable, '[width, height], { from, to } or { at, radius }');
+const boxOptions = schemaOf(boxTable, '[width, height], { from, to } or { at, radius }');
 const circleTable = { at: point, radius: length };
-const circleOptions = new Schema(circleTable, '{ at: [100, 80], radius: 40 }');
+const circleOptions = schemaOf(circleTable, '{ at: [100, 80], radius: 40 }');
 /** Where to pick a point: a box `[width, height]` at the origin, or between two corners; or a circle. */
 export type RandomArea = Pair | Options<typeof boxTable> | Options<typeof circleTable>;
 
@@ -28,7 +28,7 @@ const colorTable = {
 };
 /** What a random color may be: each a number, or a range `[lo, hi]`. */
 export type RandomColorOptions = Options<typeof colorTable>;
-const colorOptions = new Schema(colorTable, '{ hue: [180, 220] }');
+const colorOptions = schemaOf(colorTable, '{ hue: [180, 220] }');
 
 /** Seeded chance: the same seed gives the same values in the same order, everywhere. */
 export interface Random {

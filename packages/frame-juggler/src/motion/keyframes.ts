@@ -1,7 +1,7 @@
 import { fail } from '../error.ts';
 import { finite, fraction, kindOf, length, listOf, oneOf, text, toggle, convertedLater } from '../schema/kind.ts';
 import { isPoint, xOf, yOf, type Place, type Point } from '../schema/point.ts';
-import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { Color, type ColorLike } from '../paint/color.ts';
 import { ramp } from '../paint/mix.ts';
 import { easing, fillOffsets, type Easing } from './easing.ts';
@@ -21,7 +21,7 @@ const keyframeTable = {
 };
 /** A value at a part of the way, and how it is left towards the next. */
 export type Keyframe<Value extends KeyframeValue> = { value: Value } & Options<typeof keyframeTable>;
-const keyframeOptions = new Schema({ value: keyframeValue, ...keyframeTable }, '{ value: 20, offset: 0.5 }');
+const keyframeOptions = schemaOf({ value: keyframeValue, ...keyframeTable }, '{ value: 20, offset: 0.5 }');
 
 const timingTable = {
   /** Of one iteration, in seconds. */
@@ -48,7 +48,7 @@ const timingTable = {
 };
 /** Web Animations' timing, in seconds. */
 export type KeyframeTiming = Options<typeof timingTable>;
-const timingOptions = new Schema(timingTable, '{ duration: 2 } behind the keyframes');
+const timingOptions = schemaOf(timingTable, '{ duration: 2 } behind the keyframes');
 
 /** Undefined comes up only where the timing's fill leaves a time without a value. */
 type Filled<Value, Timing extends KeyframeTiming> = Timing extends { fill: 'none' | 'forwards' | 'backwards' }

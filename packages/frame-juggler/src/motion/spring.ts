@@ -1,5 +1,5 @@
 import { finite, length, positive } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
 const springTable = {
   /** Where it is at 0 s. */
@@ -17,7 +17,7 @@ const springTable = {
 };
 /** A mass on a spring, let go. */
 export type SpringOptions = Options<typeof springTable>;
-const springOptions = new Schema(springTable, '{ from: 0, to: 100 }');
+const springOptions = schemaOf(springTable, '{ from: 0, to: 100 }');
 
 /**
  * Where a spring is at any moment, as a function of seconds: the damped harmonic oscillator solved, so that no moment

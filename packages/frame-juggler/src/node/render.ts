@@ -4,7 +4,7 @@ import { SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
 import { anything, callable, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
-import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { DrawPool } from './draw-pool.ts';
@@ -49,7 +49,7 @@ const renderTable = {
   /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
   source: optional(anything),
 };
-const renderOptions = new Schema({ ...runSettingsTable, ...renderTable }, '{ frames: [0, 59], density: 2 }');
+const renderOptions = schemaOf({ ...runSettingsTable, ...renderTable }, '{ frames: [0, 59], density: 2 }');
 /** How a sketch is rendered. */
 export type RenderOptions = Options<typeof runSettingsTable & typeof renderTable>;
 type Read = Complete<typeof runSettingsTable & typeof renderTable>;

@@ -1,7 +1,7 @@
 import { SketchError } from '../error.ts';
 import { layOutStrip, type StripTile } from '../formats/strip.ts';
 import { callable, kindOf, listOf, whole } from '../schema/kind.ts';
-import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
@@ -32,7 +32,7 @@ const stripTable = {
   /** Called after every frame that was worked out: how many of how many. */
   onProgress: optional(callable<(done: number, total: number) => void>()),
 };
-const stripOptions = new Schema({ ...runSettingsTable, ...stripTable }, '{ count: 8, tile: 300 }');
+const stripOptions = schemaOf({ ...runSettingsTable, ...stripTable }, '{ count: 8, tile: 300 }');
 /** How a strip is made. */
 export type StripOptions = Options<typeof runSettingsTable & typeof stripTable>;
 type Read = Complete<typeof runSettingsTable & typeof stripTable>;

@@ -2,7 +2,7 @@ import type { Box } from '../geometry/box.ts';
 import type { Matrix } from '../geometry/matrix.ts';
 import { finite, length, oneOf } from '../schema/kind.ts';
 import { pairOf, point, type Pair } from '../schema/point.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { readStops, stops, type PackedColor, type Stop } from './color.ts';
 
 /** Where a gradient's points are: in the units in force where the shape is drawn, or in fractions of the shape's box. */
@@ -78,15 +78,15 @@ export type LinearGradientOptions = Options<typeof gradientTable & typeof spread
 export type RadialGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof radialTable>;
 export type ConicGradientOptions = Options<typeof gradientTable & typeof conicTable>;
 
-const linearOptions = new Schema(
+const linearOptions = schemaOf(
   { ...linearTable, ...gradientTable, ...spreadTable },
   "{ from: [0, 0], to: [100, 0], stops: ['navy', 'white'] }",
 );
-const radialOptions = new Schema(
+const radialOptions = schemaOf(
   { ...radialTable, ...gradientTable, ...spreadTable },
   "{ at: [50, 50], radius: 40, stops: ['white', 'navy'] }",
 );
-const conicOptions = new Schema(
+const conicOptions = schemaOf(
   { ...conicTable, ...gradientTable },
   "{ at: [50, 50], stops: ['navy', 'white', 'navy'] }",
 );

@@ -2,7 +2,7 @@ import { fail } from '../error.ts';
 import { inverse, multiply, rotation, scaling, translation, type Matrix } from '../geometry/matrix.ts';
 import { finite, toggle } from '../schema/kind.ts';
 import { bothOf, lengths, point, xOf, yOf } from '../schema/point.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { readPicture, type Picture } from './picture.ts';
 
 /** A picture laid side by side without end, as a paint. */
@@ -24,7 +24,7 @@ const patternTable = {
   /** Whether it is scaled smoothly (true) or in crisp pixels. */
   smooth: optional(toggle, true),
 };
-const patternOptions = new Schema(patternTable, '{ size: 20 }');
+const patternOptions = schemaOf(patternTable, '{ size: 20 }');
 
 export type PatternOptions = Options<typeof patternTable>;
 

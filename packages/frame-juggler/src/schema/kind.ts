@@ -49,6 +49,7 @@ export class Kind<Value> {
 export type ValueOf<K> = K extends Kind<infer Value> ? Value : never;
 
 /** A kind that allows whatever passes a test, and says of all others that they are not what was expected. */
+/* @__NO_SIDE_EFFECTS__ */
 export function kindOf<Value>(
   words: string,
   allows: (value: unknown) => boolean,
@@ -61,6 +62,7 @@ export function kindOf<Value>(
 }
 
 /** A kind whose values are converted by whoever uses them, and checked there: colors, strokes. */
+/* @__NO_SIDE_EFFECTS__ */
 export function convertedLater<Value>(words: string): Kind<Value> {
   return new Kind(
     words,
@@ -95,6 +97,7 @@ export const positive = kindOf<number>(
 );
 
 /** A number from `lo` to `hi`, both included. */
+/* @__NO_SIDE_EFFECTS__ */
 export function between(lo: number, hi: number): Kind<number> {
   return kindOf(
     `a number from ${lo} to ${hi}`,
@@ -107,6 +110,7 @@ export function between(lo: number, hi: number): Kind<number> {
 export const fraction = between(0, 1);
 
 /** A whole number of at least `min`, and at most `max`. */
+/* @__NO_SIDE_EFFECTS__ */
 export function whole(min: number, max = Infinity): Kind<number> {
   return kindOf(
     max === Infinity ? `a whole number, ${min} or more` : `a whole number from ${min} to ${max}`,
@@ -129,11 +133,13 @@ export const name = kindOf<string>(
 );
 
 /** A function. */
+/* @__NO_SIDE_EFFECTS__ */
 export function callable<Value>(words = 'a function'): Kind<Value> {
   return kindOf(words, (value) => typeof value === 'function', 'is not a function');
 }
 
 /** One word of a fixed set. */
+/* @__NO_SIDE_EFFECTS__ */
 export function oneOf<const Word extends string>(...words: readonly Word[]): Kind<Word> {
   const known = new Set<unknown>(words);
   return new Kind(
@@ -147,6 +153,7 @@ export function oneOf<const Word extends string>(...words: readonly Word[]): Kin
 }
 
 /** A list of whose members each is of a kind, at least `min` of them. */
+/* @__NO_SIDE_EFFECTS__ */
 export function listOf<Value>(kind: Kind<Value>, plural: string, min = 0): Kind<readonly Value[]> {
   const least = min < 2 ? '' : `, at least ${min}`;
   return new Kind(
@@ -163,6 +170,7 @@ export function listOf<Value>(kind: Kind<Value>, plural: string, min = 0): Kind<
 }
 
 /** An object whose members, by whatever name, each are of a kind. */
+/* @__NO_SIDE_EFFECTS__ */
 export function mapOf<Value>(kind: Kind<Value>, words: string): Kind<Readonly<Record<string, Value>>> {
   const isObject = (value: unknown): value is object =>
     typeof value === 'object' && value !== null && !Array.isArray(value);

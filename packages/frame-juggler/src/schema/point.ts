@@ -26,6 +26,7 @@ export const yOf = (at: Point): number => (Array.isArray(at) ? (at as Pair)[1] :
 export const pairOf = (at: Point): Pair => (Array.isArray(at) ? (at as unknown as Pair) : [xOf(at), yOf(at)]);
 
 /** A list of points, at least `min` of them and at most `max`. */
+/* @__NO_SIDE_EFFECTS__ */
 export function points(min: number, max = Infinity): Kind<readonly Point[]> {
   const words = max === Infinity ? `a list of ${min} points or more` : `a list of exactly ${max} points`;
   return new Kind(

@@ -17,6 +17,7 @@ export interface Optional<K, Initial = undefined> {
 /** An option that may be left out; `initial` is then its value. */
 export function optional<Value>(kind: Kind<Value>): Optional<Kind<Value>>;
 export function optional<Value>(kind: Kind<Value>, initial: NoInfer<Value>): Optional<Kind<Value>, Value>;
+/* @__NO_SIDE_EFFECTS__ */
 export function optional<Value>(kind: Kind<Value>, initial?: Value): Optional<Kind<Value>, Value | undefined> {
   return { kind, optional: true, initial };
 }
@@ -193,6 +194,16 @@ function refuse(call: string, { name, kind }: Entry, value: unknown): never {
 /** "a", "a and b", "a, b and c". */
 function inWords(names: readonly string[]): string {
   return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
+/** A table of options made ready for checking; see {@link Schema}. */
+/* @__NO_SIDE_EFFECTS__ */
+export function schemaOf<T extends Table>(
+  table: T,
+  example: string,
+  forms?: readonly (readonly string[])[],
+): Schema<T> {
+  return new Schema(table, example, forms);
 }
 
 /** Options without the names that have no value: for handing on what may not have been told. */

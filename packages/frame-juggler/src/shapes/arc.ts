@@ -1,6 +1,6 @@
 import { finite, length, oneOf } from '../schema/kind.ts';
 import { bothOf, lengths } from '../schema/point.ts';
-import { optional, Schema, type Form, type Options } from '../schema/schema.ts';
+import { type Form, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
 
@@ -24,7 +24,7 @@ export type ArcOptions = PinOptions & Options<typeof table> & (Form<SizeTable, '
 
 export const arc: ShapeKind<ArcOptions> = {
   name: 'arc',
-  options: new Schema(
+  options: schemaOf(
     { ...pinTable, ...anchorTable, ...sizeTable, ...table },
     '{ at: [100, 80], radius: 40, start: 0, end: 180 }',
     [['radius'], ['radii']],

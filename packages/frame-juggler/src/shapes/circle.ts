@@ -1,5 +1,5 @@
 import { length } from '../schema/kind.ts';
-import { Schema, type Form } from '../schema/schema.ts';
+import { type Form, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
 
@@ -15,7 +15,7 @@ export type CircleOptions = PinOptions & (Form<CircleTable, 'radius'> | Form<Cir
 
 export const circle: ShapeKind<CircleOptions> = {
   name: 'circle',
-  options: new Schema({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80], radius: 40 }', [
+  options: schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80], radius: 40 }', [
     ['radius'],
     ['diameter'],
   ]),

@@ -1,5 +1,5 @@
 import { length } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
 
@@ -10,7 +10,7 @@ const table = {
 /** A round mark, in the fill. */
 export type DotOptions = PinOptions & Options<typeof table>;
 
-const options = new Schema({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80] }');
+const options = schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80] }');
 
 export const dot: ShapeKind<DotOptions> = {
   name: 'dot',

@@ -1,5 +1,5 @@
 import { bothOf, lengths, type Pair } from '../schema/point.ts';
-import { Schema, type Form, type Options } from '../schema/schema.ts';
+import { type Form, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable, boxForms, boxTable, placeBox } from './place.ts';
 
@@ -17,10 +17,7 @@ export type EllipseOptions = (
 
 export const ellipse: ShapeKind<EllipseOptions> = {
   name: 'ellipse',
-  options: new Schema({ ...table, ...anchorTable }, '{ at: [100, 80], size: [60, 40] }', [
-    ...boxForms,
-    ['at', 'radii'],
-  ]),
+  options: schemaOf({ ...table, ...anchorTable }, '{ at: [100, 80], size: [60, 40] }', [...boxForms, ['at', 'radii']]),
   outline(given, path, _call, around) {
     const radii = given.radii === undefined ? undefined : bothOf(given.radii);
     const size: Pair | undefined = radii && [2 * radii[0], 2 * radii[1]];

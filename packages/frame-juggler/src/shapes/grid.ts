@@ -2,7 +2,7 @@ import { fail } from '../error.ts';
 import type { PathWriter } from '../geometry/path-writer.ts';
 import { toggle } from '../schema/kind.ts';
 import { bothOf, lengths, point, xOf, yOf, type Pair } from '../schema/point.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
 const table = {
   /** One corner of it; the canvas's first if left out. */
@@ -16,7 +16,7 @@ const table = {
 };
 /** A ruled grid in the transform in force, for finding one's way. */
 export type GridOptions = Options<typeof table>;
-export const gridOptions = new Schema(table, '{ spacing: 50 }');
+export const gridOptions = schemaOf(table, '{ spacing: 50 }');
 
 /** What of a grid is not numbered. */
 export interface GridLayout {

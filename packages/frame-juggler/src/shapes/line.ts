@@ -1,5 +1,5 @@
 import { point, xOf, yOf } from '../schema/point.ts';
-import { Schema, type Options } from '../schema/schema.ts';
+import { type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable } from './place.ts';
 
@@ -14,7 +14,7 @@ export type LineOptions = Options<typeof table & typeof anchorTable>;
 
 export const line: ShapeKind<LineOptions> = {
   name: 'line',
-  options: new Schema({ ...table, ...anchorTable }, '{ from: [20, 20], to: [100, 80] }'),
+  options: schemaOf({ ...table, ...anchorTable }, '{ from: [20, 20], to: [100, 80] }'),
   outline({ from, to }, path) {
     path.move(xOf(from), yOf(from));
     path.line(xOf(to), yOf(to));

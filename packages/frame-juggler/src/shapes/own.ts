@@ -2,7 +2,7 @@ import { isClosedPath, pathBox } from '../geometry/path.ts';
 import { PathBuilder } from '../geometry/path-builder.ts';
 import { anything, callable, finite, kindOf, name as nameKind, text, toggle, type Kind } from '../schema/kind.ts';
 import { isPoint, pairOf } from '../schema/point.ts';
-import { optional, Schema, type Table } from '../schema/schema.ts';
+import { optional, schemaOf, type Table } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorFraction, anchorKind, anchorTable, pinTable, type Anchor, type PinOptions } from './place.ts';
 
@@ -41,7 +41,7 @@ export interface ShapeDefinition<Values extends object> {
   anchor?: Anchor;
 }
 
-const definitionOptions = new Schema(
+const definitionOptions = schemaOf(
   {
     name: nameKind,
     options: optional(
@@ -77,7 +77,7 @@ export function defineShape<Values extends object = Record<never, never>>(
   const defaults = Object.fromEntries(Object.entries(values).filter(([, value]) => value !== requiredMark));
   const kind: OwnShape<Values> = {
     name,
-    options: new Schema({ ...pinTable, ...anchorTable, ...tableOf(values) }, '{ at: [100, 80] }'),
+    options: schemaOf({ ...pinTable, ...anchorTable, ...tableOf(values) }, '{ at: [100, 80] }'),
     outline(options, path, _call, around) {
       const builder = new PathBuilder();
       outline({ ...defaults, ...options } as unknown as Drawn<Values>, builder, {

@@ -2,7 +2,7 @@ import { isClosedPath, type Path } from '../geometry/path.ts';
 import { PathBuilder } from '../geometry/path-builder.ts';
 import { parsePathData } from '../geometry/path-data.ts';
 import { callable, kindOf, oneOf } from '../schema/kind.ts';
-import { optional, Schema, type Form, type Options } from '../schema/schema.ts';
+import { type Form, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable } from './place.ts';
 
@@ -23,7 +23,7 @@ export type PathOptions = (Form<SourceTable, 'data'> | Form<SourceTable, 'build'
 
 export const path: ShapeKind<PathOptions> = {
   name: 'path',
-  options: new Schema({ ...sourceTable, ...table, ...anchorTable }, "{ data: 'M 10 10 h 80 v 80 z' }", [
+  options: schemaOf({ ...sourceTable, ...table, ...anchorTable }, "{ data: 'M 10 10 h 80 v 80 z' }", [
     ['data'],
     ['build'],
   ]),

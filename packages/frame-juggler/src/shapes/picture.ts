@@ -5,7 +5,7 @@ import type { PictureFill } from '../paint/paint.ts';
 import type { Picture } from '../paint/picture.ts';
 import { convertedLater, toggle } from '../schema/kind.ts';
 import { point, xOf, yOf } from '../schema/point.ts';
-import { optional, Schema, type Form, type Options } from '../schema/schema.ts';
+import { type Form, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Outline, Surroundings } from './kind.ts';
 import { anchorTable, boxTable, placeBox } from './place.ts';
 
@@ -15,7 +15,7 @@ const cropTable = {
   /** The corner opposite to `from`. */
   to: point,
 };
-const cropOptions = new Schema(cropTable, '{ from: [0, 0], to: [32, 32] }');
+const cropOptions = schemaOf(cropTable, '{ from: [0, 0], to: [32, 32] }');
 type Crop = Options<typeof cropTable>;
 
 const table = {
@@ -31,7 +31,7 @@ export type PictureOptions = (
 ) &
   Options<typeof table & typeof anchorTable>;
 
-export const pictureOptions = new Schema(
+export const pictureOptions = schemaOf(
   { ...boxTable, ...table, ...anchorTable },
   '{ at: [100, 80] } behind the picture',
   [

@@ -24,6 +24,7 @@ export type Anchor = AnchorName | Pair;
 const isFraction = (value: unknown): boolean => typeof value === 'number' && value >= 0 && value <= 1;
 
 /** An anchor's kind, with more names than boxes have where they are given. */
+/* @__NO_SIDE_EFFECTS__ */
 export function anchorKind<More extends string = never>(...more: readonly More[]): Kind<Anchor | More> {
   const names = [...Object.keys(anchorFractions), ...more];
   const known = new Set<unknown>(names);

@@ -1,7 +1,7 @@
 import { sinCos } from '../geometry/angle.ts';
 import { length, whole } from '../schema/kind.ts';
 import { points, type Pair } from '../schema/point.ts';
-import { Schema, type Form, type Options } from '../schema/schema.ts';
+import { type Form, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind, Surroundings } from './kind.ts';
 import { anchorTable, pinTable, placeSized } from './place.ts';
 
@@ -21,7 +21,7 @@ export type PolygonOptions = (Form<PolygonTable, 'points'> | Form<PolygonTable, 
 
 export const polygon: ShapeKind<PolygonOptions> = {
   name: 'polygon',
-  options: new Schema({ ...table, ...anchorTable }, '{ points: [[20, 80], [60, 20], [100, 80]] }', [
+  options: schemaOf({ ...table, ...anchorTable }, '{ points: [[20, 80], [60, 20], [100, 80]] }', [
     ['points'],
     ['at', 'radius', 'sides'],
   ]),

@@ -1,6 +1,6 @@
 import { toggle } from '../schema/kind.ts';
 import { points } from '../schema/point.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable } from './place.ts';
 
@@ -15,7 +15,7 @@ export type PolylineOptions = Options<typeof table & typeof anchorTable>;
 
 export const polyline: ShapeKind<PolylineOptions> = {
   name: 'polyline',
-  options: new Schema({ ...table, ...anchorTable }, '{ points: [[20, 20], [60, 70], [100, 20]] }'),
+  options: schemaOf({ ...table, ...anchorTable }, '{ points: [[20, 20], [60, 70], [100, 20]] }'),
   outline(given, path) {
     path.polyline(given.points, given.closed === true);
     return { inside: false };

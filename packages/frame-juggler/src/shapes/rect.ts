@@ -1,6 +1,6 @@
 import type { PathWriter } from '../geometry/path-writer.ts';
 import { kindOf, length } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable, boxForms, boxTable, placeBox, type BoxOptions, type Placed } from './place.ts';
 
@@ -21,7 +21,7 @@ export type RectOptions = BoxOptions & Options<typeof table>;
 
 export const rect: ShapeKind<RectOptions> = {
   name: 'rect',
-  options: new Schema({ ...boxTable, ...anchorTable, ...table }, '{ at: [100, 80], size: [60, 40] }', boxForms),
+  options: schemaOf({ ...boxTable, ...anchorTable, ...table }, '{ at: [100, 80], size: [60, 40] }', boxForms),
   outline(given, path, _call, around) {
     const placed = placeBox(given, around);
     const { x, y, width, height, pin } = placed;

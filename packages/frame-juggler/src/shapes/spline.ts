@@ -2,7 +2,7 @@ import { fail } from '../error.ts';
 import type { PathWriter } from '../geometry/path-writer.ts';
 import { fraction, toggle } from '../schema/kind.ts';
 import { pairOf, points, type Pair, type Point } from '../schema/point.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable } from './place.ts';
 
@@ -19,7 +19,7 @@ export type SplineOptions = Options<typeof table & typeof anchorTable>;
 
 export const spline: ShapeKind<SplineOptions> = {
   name: 'spline',
-  options: new Schema({ ...table, ...anchorTable }, '{ points: [[20, 20], [60, 70], [100, 20]] }'),
+  options: schemaOf({ ...table, ...anchorTable }, '{ points: [[20, 20], [60, 70], [100, 20]] }'),
   outline({ points: through, closed = false, tension = 0 }, path, call) {
     if (closed && through.length < 3)
       fail({

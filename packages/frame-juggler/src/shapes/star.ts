@@ -1,5 +1,5 @@
 import { length, whole } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
 import { ringPoints } from './polygon.ts';
@@ -15,7 +15,7 @@ const table = {
 /** A star. Its box is that of the circle through its tips. */
 export type StarOptions = PinOptions & Options<typeof table>;
 
-const options = new Schema({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80], radius: 40, tips: 5 }');
+const options = schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80], radius: 40, tips: 5 }');
 
 export const star: ShapeKind<StarOptions> = {
   name: 'star',

@@ -1,5 +1,5 @@
 import { points } from '../schema/point.ts';
-import { Schema, type Options } from '../schema/schema.ts';
+import { type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
 import { anchorTable } from './place.ts';
 
@@ -12,7 +12,7 @@ export type TriangleOptions = Options<typeof table & typeof anchorTable>;
 
 export const triangle: ShapeKind<TriangleOptions> = {
   name: 'triangle',
-  options: new Schema({ ...table, ...anchorTable }, '{ points: [[20, 80], [60, 20], [100, 80]] }'),
+  options: schemaOf({ ...table, ...anchorTable }, '{ points: [[20, 80], [60, 20], [100, 80]] }'),
   outline(given, path) {
     path.polyline(given.points, true);
     return { inside: true };

@@ -13,7 +13,7 @@ import {
   toggle,
 } from '../schema/kind.ts';
 import { point, xOf, yOf, type Place, type Point } from '../schema/point.ts';
-import { optional, Schema, withoutUndefined, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
 
 const dialTable = {
   /** What a person reads beside it; its name if left out. */
@@ -21,7 +21,7 @@ const dialTable = {
 };
 /** What every dial takes beside its first value. */
 export type DialOptions = Options<typeof dialTable>;
-const dialOptions = new Schema(dialTable, "{ label: 'Swell' } behind the value");
+const dialOptions = schemaOf(dialTable, "{ label: 'Swell' } behind the value");
 
 const numberTable = {
   /** The least it can be. */
@@ -32,7 +32,7 @@ const numberTable = {
   step: optional(positive),
 };
 export type NumberDialOptions = DialOptions & Options<typeof numberTable>;
-const numberOptions = new Schema({ ...dialTable, ...numberTable }, '{ min: 0, max: 60 } behind the value');
+const numberOptions = schemaOf({ ...dialTable, ...numberTable }, '{ min: 0, max: 60 } behind the value');
 
 /** How a dial is shown to a person. */
 export type DialControl =

@@ -1,7 +1,7 @@
 import { SketchError } from '../error.ts';
 import { finite, kindOf, listOf, name, oneOf, positive, text, whole } from '../schema/kind.ts';
 import { pair } from '../schema/point.ts';
-import { Schema, type Complete } from '../schema/schema.ts';
+import { type Complete, schemaOf } from '../schema/schema.ts';
 import type { InputEvent, InputSource } from './input.ts';
 
 /*
@@ -17,12 +17,12 @@ export type TrackEvent = InputEvent & { readonly frame: number };
 
 const eventHead = { frame: whole(0) };
 const eventSchemas = {
-  move: new Schema({ ...eventHead, type: oneOf('move'), at: pair }, '{ frame, type, at }'),
-  leave: new Schema({ ...eventHead, type: oneOf('leave') }, '{ frame, type }'),
-  press: new Schema({ ...eventHead, type: oneOf('press') }, '{ frame, type }'),
-  release: new Schema({ ...eventHead, type: oneOf('release') }, '{ frame, type }'),
-  keydown: new Schema({ ...eventHead, type: oneOf('keydown'), key: name }, '{ frame, type, key }'),
-  keyup: new Schema({ ...eventHead, type: oneOf('keyup'), key: name }, '{ frame, type, key }'),
+  move: schemaOf({ ...eventHead, type: oneOf('move'), at: pair }, '{ frame, type, at }'),
+  leave: schemaOf({ ...eventHead, type: oneOf('leave') }, '{ frame, type }'),
+  press: schemaOf({ ...eventHead, type: oneOf('press') }, '{ frame, type }'),
+  release: schemaOf({ ...eventHead, type: oneOf('release') }, '{ frame, type }'),
+  keydown: schemaOf({ ...eventHead, type: oneOf('keydown'), key: name }, '{ frame, type, key }'),
+  keyup: schemaOf({ ...eventHead, type: oneOf('keyup'), key: name }, '{ frame, type, key }'),
 } satisfies Record<InputEvent['type'], unknown>;
 const eventType = oneOf(...(Object.keys(eventSchemas) as InputEvent['type'][]));
 
@@ -43,7 +43,7 @@ const trackTable = {
     'events',
   ),
 };
-const trackSchema = new Schema(trackTable, '{ format, version, title, width, height, frameRate, seed, events }');
+const trackSchema = schemaOf(trackTable, '{ format, version, title, width, height, frameRate, seed, events }');
 
 /** A recorded run's input, and the size, frame rate and seed that it was recorded at. */
 export type InputTrack = Complete<typeof trackTable>;

@@ -4,13 +4,13 @@ import { seededNoise, type Noise } from '../chance/noise.ts';
 import { seededRandom, type Random } from '../chance/random.ts';
 import { asSketchError, fail } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
-import { hitsLabel } from '../review/hit.ts';
+import type { hitsLabel } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { fontsWantedAtStart, loadFonts } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
 import { dialNamed, dialValues } from './dials.ts';
-import { Input, type InputSource, type Pointer } from './input.ts';
+import { Input, type InputEvent, type InputSource, type Pointer } from './input.ts';
 import { checkSize, isSketch, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called. */
@@ -48,7 +48,7 @@ const runTable = {
 };
 /** What one run of a sketch is given. */
 export type RunOptions = Options<typeof runTable>;
-const runOptions = new Schema(runTable, '{ seed: 7 }');
+const runOptions = schemaOf(runTable, '{ seed: 7 }');
 
 function isHost(value: unknown): boolean {
   return typeof (value as { read?: unknown } | null)?.read === 'function';
@@ -85,6 +85,8 @@ export class Run {
   /** The frame last painted, and the one before the frame at hand, for `pointer.over`. */
   private painted: { readonly at: number; readonly frame: Frame } | undefined;
   private before: Frame | undefined;
+  /** What tests hits, loaded once a pointer is over the canvas: a page without one does without it. */
+  private hits: typeof hitsLabel | undefined;
   /** What is under way: the next call waits for it. */
   private work: Promise<unknown> = Promise.resolve();
 
@@ -208,11 +210,10 @@ export class Run {
     this.before = undefined;
     this.painted = undefined;
     this.inputSource ??= input?.(this);
-    this.input ??= new Input(
-      this.view,
-      (label, x, y) => this.before !== undefined && hitsLabel(this.before, label, x, y),
-    );
-    this.input.begin(0, this.inputSource?.take(0) ?? []);
+    this.input ??= new Input(this.view, (label, x, y) => this.isOver(label, x, y));
+    const events = this.inputSource?.take(0) ?? [];
+    if (events.some(isMove)) await this.loadHits();
+    this.input.begin(0, events);
     this.stepRandom = seededRandom(this.seed);
     this.state = await this.inFrame(() => this.call('start', () => this.sketch.start(this.moment(this.stepRandom))));
   }
@@ -222,8 +223,10 @@ export class Run {
     if (this.atEnd) return;
     const events = this.inputSource?.take(this.at + 1) ?? [];
     // With a pointer over the canvas the sketch may ask what lies under it in the frame at hand.
-    const pointed = this.input?.pointer.inside === true || events.some(({ type }) => type === 'move');
-    if (pointed && this.painted?.at !== this.at) await this.paintHere(false);
+    if (this.input?.pointer.inside === true || events.some(isMove)) {
+      await this.loadHits();
+      if (this.painted?.at !== this.at) await this.paintHere(false);
+    }
     this.before = this.painted?.at === this.at ? this.painted.frame : undefined;
     this.at++;
     this.input?.begin(this.at, events);
@@ -231,6 +234,14 @@ export class Run {
     if (step === undefined) return;
     const next = await this.inFrame(() => this.call('step', () => step(this.state, this.moment(this.stepRandom))));
     if (next !== undefined) this.state = next;
+  }
+
+  private async loadHits(): Promise<void> {
+    this.hits ??= (await import('../review/hit.ts')).hitsLabel;
+  }
+
+  private isOver(label: string, x: number, y: number): boolean {
+    return this.before !== undefined && this.hits !== undefined && this.hits(this.before, label, x, y);
   }
 
   private async move(target: number): Promise<void> {
@@ -310,3 +321,5 @@ export class Run {
     }
   }
 }
+
+const isMove = ({ type }: InputEvent): boolean => type === 'move';

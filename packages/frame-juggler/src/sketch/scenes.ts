@@ -1,7 +1,7 @@
 import type { Canvas } from '../canvas/canvas.ts';
 import { fail } from '../error.ts';
 import { callable, convertedLater, finite, length, listOf, positive } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
 /** What a scene is told: its own time. */
 export interface SceneMoment {
@@ -23,7 +23,7 @@ const sceneTable = {
 };
 /** One of several scenes. */
 export type Scene = Options<typeof sceneTable>;
-const sceneOptions = new Schema(sceneTable, '{ duration: 2, paint(canvas) { … } }');
+const sceneOptions = schemaOf(sceneTable, '{ duration: 2, paint(canvas) { … } }');
 
 /** Scenes one after the other. */
 export interface Scenes {

@@ -5,7 +5,7 @@ import type { Random } from '../chance/random.ts';
 import { fail } from '../error.ts';
 import { readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import { callable, convertedLater, finite, fraction, positive, text, toggle, whole } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { assetMap, type AssetMap, type AssetValues } from './assets.ts';
 import { dialMap, type DialMap, type DialValues } from './dials.ts';
 import type { Keys, Pointer } from './input.ts';
@@ -23,7 +23,7 @@ const canvasTable = {
 };
 /** The canvas that a sketch asks for. */
 export type CanvasOptions = Options<typeof canvasTable>;
-const canvasOptions = new Schema(canvasTable, '{ width: 640, height: 360 }');
+const canvasOptions = schemaOf(canvasTable, '{ width: 640, height: 360 }');
 
 /** What a sketch is told of the frame at hand. */
 export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMap = DialMap> {
@@ -76,7 +76,7 @@ const partsTable = {
     'a function that draws: paint(canvas) { … }',
   ),
 };
-const sketchOptions = new Schema({ ...sketchTable, ...partsTable }, '{ paint(canvas) { … } }');
+const sketchOptions = schemaOf({ ...sketchTable, ...partsTable }, '{ paint(canvas) { … } }');
 
 /** A sketch as one writes it. Only `paint` is required. */
 export type SketchDefinition<State, Assets extends AssetMap, Dials extends DialMap> = Options<typeof sketchTable> & {

@@ -1,6 +1,6 @@
 import { fail } from '../error.ts';
 import { length, type ValueOf } from '../schema/kind.ts';
-import { optional, Schema, type Options } from '../schema/schema.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { anchorKind, pinTable } from '../shapes/place.ts';
 import { textStyleTable } from './style.ts';
 
@@ -19,8 +19,8 @@ export type TextOptions = Options<typeof pinTable & typeof table & typeof textSt
 export type MeasureOptions = Options<typeof table & typeof textStyleTable>;
 
 export const textTable = { ...pinTable, ...table, ...textStyleTable };
-export const textOptions = new Schema(textTable, '{ at: [100, 80], size: 20 } behind the text');
-export const measureOptions = new Schema({ ...table, ...textStyleTable }, '{ size: 20 } behind the text');
+export const textOptions = schemaOf(textTable, '{ at: [100, 80], size: 20 } behind the text');
+export const measureOptions = schemaOf({ ...table, ...textStyleTable }, '{ size: 20 } behind the text');
 
 /** The string of a text: text or a number. */
 export function readString(call: string, string: unknown): string {

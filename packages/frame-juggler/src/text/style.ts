@@ -1,5 +1,5 @@
 import { kindOf, length, oneOf, type ValueOf } from '../schema/kind.ts';
-import { optional, Schema, type Complete, type Options } from '../schema/schema.ts';
+import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { Font } from './font.ts';
 
 const align = oneOf('left', 'center', 'right', 'auto');
@@ -40,7 +40,7 @@ export type TextStyleOptions = Options<typeof textStyleTable>;
 /** Text style, with a value for every key. */
 export type TextStyle = Complete<typeof textStyleTable>;
 
-export const textStyleOptions = new Schema(textStyleTable, "{ size: 20, weight: 'bold' }");
+export const textStyleOptions = schemaOf(textStyleTable, "{ size: 20, weight: 'bold' }");
 export const initialTextStyle: TextStyle = textStyleOptions.read('text', {});
 
 /** `style` with the text keys of `options`, which were checked; itself where there are none. */
