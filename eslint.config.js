@@ -88,6 +88,14 @@ export default tseslint.config(
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: { '@typescript-eslint/no-floating-promises': 'error', '@typescript-eslint/no-misused-promises': 'error' },
   },
+  {
+    // A canvas has a call for each shape of a table: the class takes their types from an interface.
+    files: [`${library}/canvas/canvas.ts`],
+    rules: {
+      '@typescript-eslint/no-unsafe-declaration-merging': 'off',
+      '@typescript-eslint/no-empty-object-type': 'off',
+    },
+  },
   ...arrowRules,
   {
     files: ['packages/cli/src/**'],

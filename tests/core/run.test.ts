@@ -141,7 +141,7 @@ describe('a run', () => {
       return run.paint();
     };
     await expect(painted((canvas) => canvas.circel())).rejects.toThrow(/^TypeError: canvas\.circel is not a function; did you mean "circle"\? \(run\.test\.ts/);
-    await expect(painted((canvas) => canvas.moor())).rejects.toThrow(/; expected one of rect, circle, .*, save, restore, group \(/);
+    await expect(painted((canvas) => canvas.moor())).rejects.toThrow(/; expected one of dot, line, .*, save, restore, group \(/);
     // Of something else, what was meant cannot be told.
     const gulls = {} as Misread;
     await expect(painted(() => gulls.circel())).rejects.toThrow(/^TypeError: gulls\.circel is not a function \(run\.test\.ts/);

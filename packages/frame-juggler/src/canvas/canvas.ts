@@ -15,31 +15,18 @@ import {
   type Matrix,
 } from '../geometry/matrix.ts';
 import { tiltPlane, transformPlane, type Plane } from '../geometry/space.ts';
-import { blendModes } from '../paint/blend.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import { readPaint, type PictureFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
 import { callable, convertedLater, finite, kindOf, name } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
-import type { ArcOptions } from '../shapes/arc.ts';
-import type { CircleOptions } from '../shapes/circle.ts';
-import type { DotOptions } from '../shapes/dot.ts';
-import type { EllipseOptions } from '../shapes/ellipse.ts';
 import { addGridLines, gridNumbers, gridOptions, layOutGrid, type GridOptions } from '../shapes/grid.ts';
 import { shapes } from '../shapes/index.ts';
 import type { Outline, ShapeKind, Surroundings } from '../shapes/kind.ts';
-import type { LineOptions } from '../shapes/line.ts';
 import { isOwnShape, type OwnShape } from '../shapes/own.ts';
-import type { PathOptions } from '../shapes/path.ts';
 import { addPicture, pictureOptions, type PictureOptions } from '../shapes/picture.ts';
 import type { Anchor } from '../shapes/place.ts';
-import type { PolygonOptions } from '../shapes/polygon.ts';
-import type { PolylineOptions } from '../shapes/polyline.ts';
-import type { RectOptions } from '../shapes/rect.ts';
-import type { SplineOptions } from '../shapes/spline.ts';
-import type { StarOptions } from '../shapes/star.ts';
-import type { TriangleOptions } from '../shapes/triangle.ts';
 import type { TextSetting } from '../text/layout.ts';
 import type { OwnWeight } from '../text/font.ts';
 import { lettering, loadFonts } from '../text/lettering.ts';
@@ -57,9 +44,9 @@ import {
   initialStyle,
   plainStyle,
   restyle,
-  strokePaint,
   styleTable,
   withFill,
+  writeLook,
   type Style,
   type StyleOptions,
 } from './style.ts';
@@ -150,6 +137,14 @@ interface Recording {
   readonly weights: Set<OwnWeight>;
 }
 
+type GivenTo<Kind> = Kind extends ShapeKind<infer Given> ? Given : never;
+/** A call for each shape of the library. */
+type ShapeCalls = {
+  readonly [Name in keyof typeof shapes]: (options: GivenTo<(typeof shapes)[Name]> & ShapeOptions) => void;
+};
+
+export interface Canvas extends ShapeCalls {}
+
 /**
  * What a sketch paints on. Nothing reaches a screen from here: each call adds an item to the frame, with the transform
  * and the style in force. Every frame begins with a canvas of its own, so nothing of one reaches the next.
@@ -190,73 +185,10 @@ export class Canvas {
     return this.around.height;
   }
 
-  // Shapes
-
-  /** Draws a rectangle: `at` and `size`, or the corners `from` and `to`. */
-  rect(options: RectOptions & ShapeOptions): void {
-    this.draw(shapes.rect, options);
-  }
-
-  /** Draws a circle: `at`, and `radius` or `diameter`. */
-  circle(options: CircleOptions & ShapeOptions): void {
-    this.draw(shapes.circle, options);
-  }
-
-  /** Draws an ellipse: `at` and `size` or `radii`, or the corners `from` and `to`. */
-  ellipse(options: EllipseOptions & ShapeOptions): void {
-    this.draw(shapes.ellipse, options);
-  }
-
-  /** Draws a straight line. */
-  line(options: LineOptions & ShapeOptions): void {
-    this.draw(shapes.line, options);
-  }
-
-  /** Draws an area between `points`, or a regular polygon of so many `sides` in a `radius` about `at`. */
-  polygon(options: PolygonOptions & ShapeOptions): void {
-    this.draw(shapes.polygon, options);
-  }
-
-  /** Draws straight lines through `points`; `closed` leads back to the first. */
-  polyline(options: PolylineOptions & ShapeOptions): void {
-    this.draw(shapes.polyline, options);
-  }
-
-  /** Draws a round mark, 4 units wide unless told otherwise. */
-  dot(options: DotOptions & ShapeOptions): void {
-    this.draw(shapes.dot, options);
-  }
-
-  /** Draws the area between exactly three `points`. */
-  triangle(options: TriangleOptions & ShapeOptions): void {
-    this.draw(shapes.triangle, options);
-  }
-
-  /** Draws a star: `at`, `radius`, and as wanted `innerRadius` and `tips`. */
-  star(options: StarOptions & ShapeOptions): void {
-    this.draw(shapes.star, options);
-  }
-
-  /** Draws part of an ellipse's edge, from the angle `start` to `end`; `close` makes it an area. */
-  arc(options: ArcOptions & ShapeOptions): void {
-    this.draw(shapes.arc, options);
-  }
-
-  /** Draws a smooth line through `points`; `closed` leads back to the first. */
-  spline(options: SplineOptions & ShapeOptions): void {
-    this.draw(shapes.spline, options);
-  }
-
-  /** Draws any outline: SVG path `data`, or what `build` draws. */
-  path(options: PathOptions & ShapeOptions): void {
-    this.draw(shapes.path, options);
-  }
+  // Shapes: those of the library stand in shapes/index.ts
 
   /** Draws a shape of the sketch's own, made with `defineShape`. */
-  shape<Values extends object>(
-    kind: OwnShape<Values>,
-    options: (OwnShape<Values> extends ShapeKind<infer Given> ? Given : never) & ShapeOptions,
-  ): void {
+  shape<Values extends object>(kind: OwnShape<Values>, options: GivenTo<OwnShape<Values>> & ShapeOptions): void {
     this.draw(readOwnShape(kind, isOwnShape) as ShapeKind<object>, options);
   }
 
@@ -586,12 +518,9 @@ export class Canvas {
     const own = ownTransform(options, outline, writer.path, start, this.around);
     const { matrix } = this.plane;
     const transform = own === undefined ? matrix : multiply(matrix, own);
-    const fill = picture ?? look.fill;
-    const item = writer.add(call, start, transform, outline.inside ? fill : undefined, look.opacity);
-    const stroke = strokePaint(look.stroke, fill, outline.inside);
-    if (stroke !== undefined) writer.setStroke(item, stroke, look.stroke.width, look.stroke.pen);
+    const item = writer.add(call, start, transform);
+    writeLook(writer, item, look, outline.inside, picture);
     if (outline.fillRule === 'evenodd') writer.set('evenOdd', item, 1);
-    if (look.blend !== 'normal') writer.set('blend', item, blendModes.indexOf(look.blend));
     if (this.groupInForce !== 0) writer.set('group', item, this.groupInForce);
     if (layer !== 0) writer.setLayer(item, layer);
     if (label !== undefined) writer.setLabel(item, label);
@@ -606,8 +535,20 @@ function readAbout(call: string, options: AboutOptions | undefined): Point | und
   return options?.about;
 }
 
+for (const [name, kind] of Object.entries(shapes) as [keyof ShapeCalls, ShapeKind<object>][])
+  Object.defineProperty(Canvas.prototype, name, {
+    value(this: Canvas, options: ShapeOptions) {
+      this['draw'](kind, options);
+    },
+    writable: true,
+    configurable: true,
+  });
+
 const members = Object.getOwnPropertyNames(Canvas.prototype);
 const isCall = (member: string): boolean =>
   typeof Object.getOwnPropertyDescriptor(Canvas.prototype, member)?.value === 'function';
-/** What a sketch can call of a canvas: all that stands between the constructor and `ready`. */
-export const canvasCalls: readonly string[] = members.slice(1, members.indexOf('ready')).filter(isCall);
+/** What a sketch can call of a canvas: the shapes, and all that stands between the constructor and `ready`. */
+export const canvasCalls: readonly string[] = [
+  ...Object.keys(shapes),
+  ...members.slice(1, members.indexOf('ready')).filter(isCall),
+];

@@ -1,7 +1,8 @@
 import type { PenStyle } from '../frame/frame.ts';
-import { blendMode, type BlendMode } from '../paint/blend.ts';
+import type { FrameWriter } from '../frame/writer.ts';
+import { blendMode, blendModes, type BlendMode } from '../paint/blend.ts';
 import { pack } from '../paint/color.ts';
-import { readPaint, type Fill, type Paint, type PaintLike } from '../paint/paint.ts';
+import { readPaint, type Fill, type Paint, type PaintLike, type PictureFill } from '../paint/paint.ts';
 import { convertedLater, finite, fraction, kindOf, length, listOf, oneOf } from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
@@ -151,9 +152,27 @@ function withStrokeColor(call: string, option: string, style: StrokeStyle, given
  * drawn in its fill; one with an inside is outlined where it has no fill, or where a width or dashes were told; and what
  * has no color by that is black.
  */
-export function strokePaint(stroke: StrokeStyle, fill: Fill | undefined, inside: boolean): Fill | undefined {
+function strokePaint(stroke: StrokeStyle, fill: Fill | undefined, inside: boolean): Fill | undefined {
   if (stroke.from === 'paint') return stroke.paint;
   if (stroke.from === 'none') return undefined;
   if (!inside) return fill ?? black;
   return fill === undefined || stroke.wanted ? black : undefined;
+}
+
+/**
+ * Writes how an item looks.
+ * @param picture what fills it in place of its look's own fill
+ */
+export function writeLook(
+  writer: FrameWriter,
+  item: number,
+  look: Style,
+  inside: boolean,
+  picture: PictureFill | undefined,
+): void {
+  const fill = picture ?? look.fill;
+  writer.setFill(item, inside ? fill : undefined, look.opacity);
+  const stroke = strokePaint(look.stroke, fill, inside);
+  if (stroke !== undefined) writer.setStroke(item, stroke, look.stroke.width, look.stroke.pen);
+  if (look.blend !== 'normal') writer.set('blend', item, blendModes.indexOf(look.blend));
 }

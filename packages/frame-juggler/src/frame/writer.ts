@@ -68,7 +68,7 @@ export class FrameWriter {
   }
 
   /** Adds an item with the outline that was written since `pathStart`. Returns its place. */
-  add(shape: string, pathStart: number, transform: Matrix, fill: Fill | undefined, opacity: number): number {
+  add(shape: string, pathStart: number, transform: Matrix): number {
     const item = this.count++;
     if (item === this.capacity) this.grow();
     const { columns } = this;
@@ -80,10 +80,15 @@ export class FrameWriter {
     columns.pathStart[item] = pathStart;
     columns.pathEnd[item] = this.path.length;
     columns.transform[item] = this.matrices.length / 6 - 1;
+    return item;
+  }
+
+  /** Gives an item a fill, and how opaque fill and stroke together are. */
+  setFill(item: number, fill: Fill | undefined, opacity: number): void {
+    const { columns } = this;
     columns.fillKind[item] = kindOf(fill);
     columns.fill[item] = this.paintNumber(fill);
     columns.opacity[item] = opacity;
-    return item;
   }
 
   /** Gives an item a stroke. */
