@@ -16,7 +16,7 @@ import {
 } from '../geometry/matrix.ts';
 import { tiltPlane, transformPlane, type Plane } from '../geometry/space.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
-import { readPaint, type PictureFill } from '../paint/paint.ts';
+import type { PictureFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
 import { callable, convertedLater, finite, kindOf, name } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
@@ -44,8 +44,8 @@ import {
   initialStyle,
   plainStyle,
   restyle,
+  restyleGroup,
   styleTable,
-  withFill,
   writeLook,
   type Style,
   type StyleOptions,
@@ -267,7 +267,8 @@ export class Canvas {
   /** Sets fill, stroke, opacity, blend and the way text is set for all that follows, until the frame or the group ends. */
   style(options: CanvasStyleOptions): void {
     canvasStyleOptions.check('style', options);
-    this.restyle('style', options, options.text);
+    this.styleInForce = restyle('style', this.styleInForce, options);
+    this.restyleText('style', options.text);
   }
 
   // Transform
@@ -426,12 +427,11 @@ export class Canvas {
     }
     // Within an isolated group layers begin anew; the group's own places the whole of it.
     this.layerInForce = isolated ? 0 : layer;
-    const { fill, stroke } = options;
-    this.restyle(call, { ...(fill !== undefined && { fill }), ...(stroke !== undefined && { stroke }) }, options.text);
+    this.styleInForce = restyleGroup(call, this.styleInForce, options);
+    this.restyleText(call, options.text);
   }
 
-  private restyle(call: string, style: StyleOptions, text: TextStyleOptions | undefined): void {
-    this.styleInForce = restyle(call, this.styleInForce, style);
+  private restyleText(call: string, text: TextStyleOptions | undefined): void {
     if (text === undefined) return;
     textStyleOptions.check(`${call} text`, text);
     this.textInForce = restyleText(this.textInForce, text);
@@ -496,12 +496,7 @@ export class Canvas {
 
   /** The style in force with a shape's own. */
   private lookOf(call: string, options: ShapeOptions): Style {
-    const { fill, stroke, opacity, blend } = options;
-    const { styleInForce } = this;
-    if (stroke !== undefined || opacity !== undefined || blend !== undefined)
-      return restyle(call, styleInForce, options);
-    // A fill alone is by far the most common style of a shape's own.
-    return fill === undefined ? styleInForce : withFill(styleInForce, readPaint(call, 'fill', fill));
+    return restyle(call, this.styleInForce, options);
   }
 
   /** Adds an item: an outline with the transform in force, the shape's own, and its look. Returns its place. */

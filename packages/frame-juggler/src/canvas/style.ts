@@ -89,11 +89,6 @@ export function plainStyle(color: Paint, width: number | undefined): Style {
   return { ...initialStyle, fill: color, stroke };
 }
 
-/** `style` with another fill. */
-export function withFill({ stroke, opacity, blend }: Style, fill: Paint | undefined): Style {
-  return { fill, stroke, opacity, blend };
-}
-
 /** `style` with the keys of `options` that are style; itself where there are none. */
 export function restyle(call: string, style: Style, options: StyleOptions): Style {
   const { fill, stroke, opacity, blend } = options;
@@ -104,6 +99,11 @@ export function restyle(call: string, style: Style, options: StyleOptions): Styl
     opacity: opacity ?? style.opacity,
     blend: blend ?? style.blend,
   };
+}
+
+/** `style` for what is in a group: its opacity and blend are those of the group as one picture, not of each item. */
+export function restyleGroup(call: string, style: Style, { opacity: _, blend: __, ...options }: StyleOptions): Style {
+  return restyle(call, style, options);
 }
 
 function restroke(call: string, style: StrokeStyle, given: NonNullable<StyleOptions['stroke']>): StrokeStyle {
