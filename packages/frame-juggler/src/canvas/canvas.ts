@@ -488,7 +488,7 @@ export class Canvas {
     const pin: Pair = [xOf(at), yOf(at)];
     const { anchor: _anchor, ...given } = options;
     const item = this.put(call, { inside: true, pin }, writer.path.length, given, this.lookOf(call, options));
-    writer.setText(item, string);
+    writer.setName('text', item, string);
     texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up: this.around.up } });
     const weight = ownWeight(style);
     if (weight !== undefined) weights.add(weight);
@@ -518,7 +518,7 @@ export class Canvas {
     if (outline.fillRule === 'evenodd') writer.set('evenOdd', item, 1);
     if (this.groupInForce !== 0) writer.set('group', item, this.groupInForce);
     if (layer !== 0) writer.setLayer(item, layer);
-    if (label !== undefined) writer.setLabel(item, label);
+    if (label !== undefined) writer.setName('label', item, label);
     if (this.setup.trace === true) writer.setSource(item, sketchLine());
     this.order.push(item);
     return item;

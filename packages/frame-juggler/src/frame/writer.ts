@@ -102,11 +102,9 @@ export class FrameWriter {
     this.set('layer', item, layer);
     this.layered = true;
   }
-  setLabel(item: number, label: string): void {
-    this.set('label', item, this.names.placeOf(label));
-  }
-  setText(item: number, text: string): void {
-    this.set('text', item, this.names.placeOf(text));
+  /** Gives an item a text in a column of names. */
+  setName(column: keyof Columns, item: number, text: string): void {
+    this.set(column, item, this.names.placeOf(text));
   }
   setSource(item: number, source: SourceLine | undefined): void {
     if (source !== undefined) this.set('source', item, this.sources.push(source));
