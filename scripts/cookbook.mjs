@@ -21,7 +21,8 @@ writeFileSync(
   'docs/cookbook.md',
   `# The cookbook
 
-What practitioners ask for most, each in a few lines. The canvas is 320 × 200. \`npm run cookbook\` makes this page and its
+What practitioners ask for most, each in a few lines. The canvas is 320 × 200; \`sea\`, \`lamp\` and the other colors are those of
+[examples/palette.ts](../examples/palette.ts), in whose place any CSS color does. \`npm run cookbook\` makes this page and its
 pictures of [examples/cookbook/recipes.ts](../examples/cookbook/recipes.ts).
 
 ![All recipes on one sheet](screenshots/cookbook.png)

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { execFileSync } from 'node:child_process';
 import { chromium } from 'playwright-core';
+import { terminalShot } from './terminal.mjs';
 import { createServer } from 'vite';
 
 const juggle = path.resolve('packages/cli/dist/juggle.js');
@@ -25,9 +26,12 @@ render('watch/watch', 'watch', '--seconds', '6.5', '--density', '1.3');
 render('bunting/bunting', 'bunting', '--seconds', '1', '--density', '1.7');
 execFileSync(process.execPath, [juggle, 'strip', 'examples/pellan-quay/quay.ts', '-o', shot('strip'), '--count', '12']);
 
+await terminalShot(shot('terminal'));
+
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-shots-'));
-cpSync('examples/pellan-quay', folder, { recursive: true });
-const sketch = path.join(folder, 'quay.ts');
+cpSync('examples/pellan-quay', path.join(folder, 'pellan-quay'), { recursive: true });
+cpSync('examples/palette.ts', path.join(folder, 'palette.ts'));
+const sketch = path.join(folder, 'pellan-quay/quay.ts');
 const play = async (file) => {
   const viewer = spawn(process.execPath, [juggle, 'play', file]);
   const url = await new Promise((resolve) => viewer.stdout.on('data', (data) => resolve(/http:\S+/.exec(data)[0])));

@@ -3,18 +3,19 @@
  * is made of whole rounds and of noise that comes back.
  */
 import { defineSketch, dial, linearGradient, mix, ramp, type Canvas, type Noise } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
-const colors = ramp(['#e4572e', '#f3a712', '#a8c686', '#669bbc', '#29335c']);
+const colors = ramp([palette.buoy, palette.lamp, palette.kelp, palette.sea, palette.deep]);
 
 export default defineSketch({
   title: 'Bunting, without a seam',
-  canvas: { width: 720, height: 540, background: '#cfe8ef' },
+  canvas: { width: 720, height: 540, background: palette.foam },
   frameRate: 30,
   duration: 4,
   seed: 8,
   dials: { wind: dial.number(1, { min: 0, max: 3, step: 0.1, label: 'Wind' }) },
   paint(canvas, { progress, noise, dials, width, height }) {
-    canvas.rect({ from: [0, 0], to: [width, height], fill: linearGradient({ from: [0, 0], to: [0, height], stops: ['#8fc9dd', '#fdf3dc'] }) }); // prettier-ignore
+    canvas.rect({ from: [0, 0], to: [width, height], fill: linearGradient({ from: [0, 0], to: [0, height], stops: [palette.shoal, palette.sail] }) }); // prettier-ignore
     clouds(canvas, progress, noise);
     const rows = 7;
     for (let row = 0; row < rows; row++) line(canvas, row / (rows - 1), progress, noise, dials.wind);
@@ -42,7 +43,7 @@ function line(canvas: Canvas, depth: number, progress: number, noise: Noise, win
     top + sag * 4 * t * (1 - t) - sag / 2 + wind * size * 0.12 * noise.loop(progress, t * 3, depth * 9, 1.2),
   ];
   const points = Array.from({ length: 60 }, (_, i) => at(i / 59));
-  canvas.spline({ points, stroke: { color: '#4a4e69', width: mix(1, 2.6, depth) } });
+  canvas.spline({ points, stroke: { color: palette.ink, width: mix(1, 2.6, depth) } });
   for (let i = 0; i < flags; i++) {
     const t = (i + 0.5) / flags;
     const [x, y] = at(t);

@@ -2,6 +2,7 @@
  * The pictures of all recipes, as `juggle render` made them, on one sheet: `npm run cookbook` makes it.
  */
 import { asset, defineSketch } from 'frame-juggler';
+import { palette } from '../palette.ts';
 import { recipes } from './recipes.ts';
 
 const columns = 4;
@@ -10,7 +11,7 @@ const names = Object.keys(recipes);
 
 export default defineSketch({
   title: 'The cookbook',
-  canvas: { width: columns * width, height: Math.ceil(names.length / columns) * height, background: '#e4dcc8' },
+  canvas: { width: columns * width, height: Math.ceil(names.length / columns) * height, background: palette.foam },
   still: true,
   assets: Object.fromEntries(
     names.map((_, i) => [`recipe${i}`, asset.picture(new URL(`./out/${i}.png`, import.meta.url))]),
@@ -25,7 +26,7 @@ export default defineSketch({
           size: 14,
           maxWidth: width - 20,
           lineHeight: 1,
-          fill: '#14324a',
+          fill: palette.ink,
         });
         canvas.picture(assets[`recipe${index}`], { from: [10, 38], to: [310, 225.5] });
       });

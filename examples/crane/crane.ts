@@ -3,10 +3,11 @@
  * barge sinks. Every crate takes the same way, a while later.
  */
 import { defineSketch, keyframes, linearGradient, mix, smoothstep, swing, type Canvas } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
 const round = 4;
 const crates = 3;
-const colors = ['#c8553d', '#f2b84b', '#588157'];
+const colors = [palette.buoy, palette.lamp, palette.kelp];
 const [quayX, bargeX] = [190, 690];
 const deck = 405;
 

@@ -14,6 +14,7 @@ import {
   type Canvas,
   type Random,
 } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
 const horizon = 322;
 const pixelsPerMetre = 17;
@@ -426,7 +427,7 @@ function gaugeBoard(canvas: Canvas, { hour }: Scene, levels: readonly number[]):
       stroke: { color: '#7fd3d8', width: 2.2, join: 'round' },
     });
     const now = at(hour * 6, reading(levels, hour));
-    canvas.line({ from: [now[0], 9], to: [now[0], height - 9], stroke: { color: '#ffd166', width: 1 } });
-    canvas.circle({ at: now, radius: 4.5, fill: '#ffd166', stroke: { color: '#0c1a2e', width: 1.5 } });
+    canvas.line({ from: [now[0], 9], to: [now[0], height - 9], stroke: { color: palette.lamp, width: 1 } });
+    canvas.circle({ at: now, radius: 4.5, fill: palette.lamp, stroke: { color: '#0c1a2e', width: 1.5 } });
   });
 }

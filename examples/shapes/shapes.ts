@@ -2,8 +2,9 @@
  * Every shape with its pin (the dot) and its box: what `at` and `anchor` mean, to look at.
  */
 import { boundsOf, defineShape, defineSketch, measureText, picture, type Canvas } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
-const ink = '#14324a';
+const { ink } = palette;
 const fish = defineShape({
   name: 'fish',
   options: { length: 84 },
@@ -18,7 +19,7 @@ const fish = defineShape({
   },
 });
 const pennant = picture(48, 32, (canvas) => {
-  canvas.polygon({ points: [[0, 0], [48, 10], [48, 22], [0, 32]], fill: '#d1495b' }); // prettier-ignore
+  canvas.polygon({ points: [[0, 0], [48, 10], [48, 22], [0, 32]], fill: palette.buoy }); // prettier-ignore
   canvas.rect({ from: [0, 12], to: [44, 20], fill: 'white' });
 });
 
@@ -34,7 +35,7 @@ const zigzag = [[-48, 22], [-16, -26], [14, 24], [48, -20]] as const; // prettie
 function cells(): Cell[] {
   const words = measureText('Quay', { size: 40, weight: 'bold' });
   return [
-    ['point', (c) => c.dot({ at: [0, 0], size: 14 }), [-7, -7, 7, 7]],
+    ['dot', (c) => c.dot({ at: [0, 0], size: 14 }), [-7, -7, 7, 7]],
     [
       'line',
       (c) => c.line({ from: [-48, -24], to: [48, 24] }),
@@ -73,12 +74,12 @@ function cells(): Cell[] {
       box(boundsOf('arc', { at: [0, 0], radius: 36, start: 20, end: 200 })),
     ],
     [
-      'arc center',
-      (c) => c.arc({ at: [0, 0], radius: 36, start: 30, end: 330, close: 'sector' }),
-      box(boundsOf('arc', { at: [0, 0], radius: 36, start: 30, end: 330, close: 'sector' })),
+      'arc sector',
+      (c) => c.arc({ at: [0, 0], radius: 50, start: -32, end: 32, close: 'sector', fill: palette.lamp }),
+      box(boundsOf('arc', { at: [0, 0], radius: 50, start: -32, end: 32, close: 'sector' })),
     ],
-    ['curve', (c) => c.spline({ points: zigzag }), box(boundsOf('spline', { points: zigzag }))],
-    ['curve closed', (c) => c.spline({ points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }), box(boundsOf('spline', { points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }))], // prettier-ignore
+    ['spline', (c) => c.spline({ points: zigzag }), box(boundsOf('spline', { points: zigzag }))],
+    ['spline closed', (c) => c.spline({ points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }), box(boundsOf('spline', { points: [[-40, 0], [0, -30], [40, 4], [4, 30]], closed: true }))], // prettier-ignore
     [
       'path',
       (c) => c.path({ data: 'M-44 8 q22 -60 44 -14 t44 -8 v30 a44 16 0 0 1 -88 0 z' }),
@@ -90,7 +91,7 @@ function cells(): Cell[] {
       [-words.width / 2, -words.height / 2, words.width / 2, words.height / 2],
     ],
     [
-      'image',
+      'picture',
       (c) => c.picture(pennant, { at: [0, 0], size: [96, 64], smooth: false, stroke: 'none' }),
       [-48, -32, 48, 32],
     ],
@@ -100,7 +101,7 @@ function cells(): Cell[] {
 
 export default defineSketch({
   title: 'Every shape, with its pin and its box',
-  canvas: { width: 980, height: 480, background: '#f6f1e4' },
+  canvas: { width: 980, height: 480, background: palette.sail },
   still: true,
   paint(canvas) {
     cells().forEach(([name, draw, edges], index) => {
@@ -110,10 +111,10 @@ export default defineSketch({
             from: [edges[0], edges[1]],
             to: [edges[2], edges[3]],
             fill: 'none',
-            stroke: { color: '#e07a5f', width: 1, dash: [4, 3] },
+            stroke: { color: palette.buoy, width: 1, dash: [4, 3] },
           });
-        canvas.group({ fill: '#3d8d93', stroke: { color: ink, width: 2.5, join: 'round' } }, () => draw(canvas));
-        canvas.circle({ at: [0, 0], radius: 3.5, fill: '#f2b84b', stroke: { color: ink, width: 1.2 } });
+        canvas.group({ fill: palette.sea, stroke: { color: ink, width: 2.5, join: 'round' } }, () => draw(canvas));
+        canvas.circle({ at: [0, 0], radius: 3.5, fill: palette.lamp, stroke: { color: ink, width: 1.2 } });
         canvas.text(name, { at: [0, 62], size: 15, fill: ink });
       });
     });

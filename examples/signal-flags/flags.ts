@@ -3,6 +3,7 @@
  * wind, a strip of pixels at a time.
  */
 import { asset, defineSketch, linearGradient, swing, type Canvas, type Picture } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
 const cell = 32;
 const columns = 6;
@@ -27,17 +28,17 @@ export default defineSketch({
     });
     canvas.rect({ from: [0, 420], to: [900, 480], fill: '#2b6a78' });
     canvas.polygon({ points: [[96, 480], [110, 20], [118, 20], [132, 480]], fill: '#6b4a32' }); // prettier-ignore
-    canvas.circle({ at: [114, 18], radius: 9, fill: '#f2b84b' });
+    canvas.circle({ at: [114, 18], radius: 9, fill: palette.lamp });
     [...'PELLAN'].forEach((letter, index) =>
       fly(canvas, assets.sheet, letter, [120, 44 + index * 62], 56, seconds - index * 0.3),
     );
-    canvas.text('The sheet', { at: [560, 36], size: 22, fill: '#14324a', weight: 'bold' });
+    canvas.text('The sheet', { at: [560, 36], size: 22, fill: palette.ink, weight: 'bold' });
     canvas.picture(assets.sheet, { from: [320, 62], to: [800, 400], smooth: false });
     for (let index = 0; index < 26; index++)
       canvas.text(String.fromCharCode(65 + index), {
         at: [360 + (index % columns) * 80, 131 + Math.floor(index / columns) * 67.6],
         size: 14,
-        fill: '#14324a',
+        fill: palette.ink,
       });
     canvas.text('Hoisted: P E L L A N', { at: [560, 448], size: 20, fill: 'white' });
   },

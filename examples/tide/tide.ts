@@ -3,9 +3,10 @@
  * beside the demo.
  */
 import { asset, defineSketch, linearGradient, mix, type Canvas } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
-const paper = '#fbf6ec';
-const ink = '#22384a';
+const paper = palette.sail;
+const ink = palette.ink;
 
 interface Reading {
   readonly hour: number;
@@ -126,8 +127,8 @@ function turns(canvas: Canvas, readings: readonly Reading[], now: number): void 
 }
 
 function gauge(canvas: Canvas, now: number, level: number): void {
-  canvas.line({ from: [now, 0], to: [now, 4.2], stroke: { color: '#c8553d', width: 0.04, dash: [0.12, 0.08] } });
+  canvas.line({ from: [now, 0], to: [now, 4.2], stroke: { color: palette.buoy, width: 0.04, dash: [0.12, 0.08] } });
   onPaper(canvas, [now, level], () => {
-    canvas.circle({ at: [0, 0], radius: 8, fill: '#c8553d', stroke: { color: paper, width: 2.5 }, label: 'now' });
+    canvas.circle({ at: [0, 0], radius: 8, fill: palette.buoy, stroke: { color: paper, width: 2.5 }, label: 'now' });
   });
 }

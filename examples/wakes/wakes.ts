@@ -3,6 +3,7 @@
  * fades, until the water is as it was.
  */
 import { defineSketch, dial, mix, type Canvas, type Moment, type Random } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
 interface Boat {
   x: number;
@@ -17,7 +18,7 @@ interface Boat {
 
 export default defineSketch({
   title: 'Wakes in the harbour',
-  canvas: { width: 960, height: 540, background: '#0d2b3e' },
+  canvas: { width: 960, height: 540, background: '#12303f' },
   frameRate: 30,
   duration: 20,
   carry: 0.965,
@@ -47,7 +48,7 @@ function makeBoat(random: Random): Boat {
     heading: random.between(0, 360),
     speed: random.between(46, 120),
     length: random.between(18, 34),
-    hull: random.pick(['#f4f1de', '#e07a5f', '#f2cc8f', '#81b29a', '#e9c46a']),
+    hull: random.pick([palette.sail, palette.buoy, palette.sand, palette.shoal, palette.lamp]),
     whim: random.between(0, 100),
   };
 }
@@ -60,14 +61,14 @@ function wake(canvas: Canvas, { x, y, heading, length, speed }: Boat, random: Mo
       canvas.line({
         from: [length * 0.1, side * length * 0.22],
         to: [-length * 0.75, side * length * 0.62],
-        stroke: { color: '#8fd3dd', width: 1.6, cap: 'round' },
+        stroke: { color: palette.shoal, width: 1.6, cap: 'round' },
         opacity: strength,
       });
     for (let i = 0; i < 5; i++)
       canvas.circle({
         at: [-length * random.between(0.5, 0.9), random.normal(0, length * 0.1)],
         radius: random.between(0.8, 2.2),
-        fill: '#e8f7f7',
+        fill: palette.foam,
         opacity: strength,
       });
   });
@@ -76,8 +77,8 @@ function wake(canvas: Canvas, { x, y, heading, length, speed }: Boat, random: Mo
 function hull(canvas: Canvas, { x, y, heading, length, hull: color }: Boat): void {
   canvas.group({ translate: [x, y], rotate: heading, scale: length / 30, label: 'boat' }, () => {
     canvas.path({ data: 'M16 0 Q8 7 -13 6 L-13 -6 Q8 -7 16 0Z', fill: color });
-    canvas.rect({ at: [-3, 0], size: [11, 7], corners: 2, fill: '#1b3a4b' });
-    canvas.circle({ at: [11, 0], radius: 1.4, fill: '#ffe8a3' });
+    canvas.rect({ at: [-3, 0], size: [11, 7], corners: 2, fill: palette.deep });
+    canvas.circle({ at: [11, 0], radius: 1.4, fill: palette.lamp });
   });
 }
 

@@ -12,6 +12,7 @@ import {
   type Canvas,
   type Moment,
 } from 'frame-juggler';
+import { palette } from '../palette.ts';
 
 const tower = [140, 250] as const;
 const horizon = 300;
@@ -72,12 +73,12 @@ function aim(pointer: Moment['pointer'], seconds: number): readonly [number, num
 }
 
 function day(canvas: Canvas, { seconds }: Moment): void {
-  canvas.rect({ from: [0, 0], to: [960, horizon], fill: linearGradient({ from: [0, 0], to: [0, horizon], stops: ['#7cc4e0', '#e6f3ea'] }) }); // prettier-ignore
-  canvas.circle({ at: [720, 90], radius: 44, fill: '#fff3bf' });
-  canvas.rect({ from: [0, horizon], to: [960, 540], fill: linearGradient({ from: [0, horizon], to: [0, 540], stops: ['#5fb3bf', '#1f7a94'] }) }); // prettier-ignore
-  waves(canvas, seconds, '#d8f3f0');
+  canvas.rect({ from: [0, 0], to: [960, horizon], fill: linearGradient({ from: [0, 0], to: [0, horizon], stops: [palette.shoal, palette.foam] }) }); // prettier-ignore
+  canvas.circle({ at: [720, 90], radius: 44, fill: palette.lamp });
+  canvas.rect({ from: [0, horizon], to: [960, 540], fill: linearGradient({ from: [0, horizon], to: [0, 540], stops: [palette.sea, palette.deep] }) }); // prettier-ignore
+  waves(canvas, seconds, palette.foam);
   for (const { name, at, draw } of things) canvas.group({ translate: at, label: name }, () => draw(canvas, seconds));
-  lookout(canvas, '#f1faee', '#c8553d');
+  lookout(canvas, palette.sail, palette.buoy);
 }
 
 function night(canvas: Canvas, { seconds, pointer, random }: Moment, { lit }: State): void {
@@ -129,36 +130,36 @@ function ring(canvas: Canvas, at: readonly [number, number], dark: boolean): voi
 
 function ferry(canvas: Canvas, seconds: number): void {
   canvas.group({ rotate: swing(seconds, 5, -1.2, 1.2) }, () => {
-    canvas.polygon({ points: [[-70, 0], [78, 0], [60, 26], [-58, 26]], fill: '#1d3557' }); // prettier-ignore
-    canvas.rect({ from: [-58, -22], to: [52, 0], corners: 4, fill: '#f1faee' });
-    canvas.rect({ from: [-40, -40], to: [20, -22], corners: 4, fill: '#f1faee' });
-    canvas.rect({ from: [0, -62], to: [18, -40], fill: '#e63946' });
-    for (let x = -48; x < 46; x += 15) canvas.rect({ at: [x, -11], size: [8, 8], corners: 2, fill: '#457b9d' });
+    canvas.polygon({ points: [[-70, 0], [78, 0], [60, 26], [-58, 26]], fill: palette.deep }); // prettier-ignore
+    canvas.rect({ from: [-58, -22], to: [52, 0], corners: 4, fill: palette.sail });
+    canvas.rect({ from: [-40, -40], to: [20, -22], corners: 4, fill: palette.sail });
+    canvas.rect({ from: [0, -62], to: [18, -40], fill: palette.brick });
+    for (let x = -48; x < 46; x += 15) canvas.rect({ at: [x, -11], size: [8, 8], corners: 2, fill: palette.sea });
   });
 }
 
 function buoy(canvas: Canvas, seconds: number): void {
   canvas.group({ rotate: swing(seconds, 3, -9, 9), about: [0, 26] }, () => {
-    canvas.polygon({ points: [[-20, 20], [20, 20], [6, -24], [-6, -24]], fill: '#d1495b' }); // prettier-ignore
-    canvas.rect({ at: [0, 24], size: [50, 12], corners: 6, fill: '#8d2f3f' });
-    canvas.circle({ at: [0, -31], radius: 7, fill: '#ffd166' });
+    canvas.polygon({ points: [[-20, 20], [20, 20], [6, -24], [-6, -24]], fill: palette.buoy }); // prettier-ignore
+    canvas.rect({ at: [0, 24], size: [50, 12], corners: 6, fill: palette.brick });
+    canvas.circle({ at: [0, -31], radius: 7, fill: palette.lamp });
   });
 }
 
 function sail(canvas: Canvas, seconds: number): void {
   canvas.group({ rotate: swing(seconds, 4.5, -4, 4), about: [0, 24] }, () => {
-    canvas.path({ data: 'M4 -76 Q48 -30 44 6 L4 6Z', fill: '#f4f1de' });
-    canvas.path({ data: 'M-3 -62 Q-32 -24 -34 6 L-3 6Z', fill: '#e9c46a' });
-    canvas.line({ from: [0, -80], to: [0, 12], stroke: { color: '#5f4b3b', width: 3 } });
-    canvas.path({ data: 'M-48 12 H52 Q40 32 22 32 H-26 Q-42 30 -48 12Z', fill: '#7b4b3a' });
+    canvas.path({ data: 'M4 -76 Q48 -30 44 6 L4 6Z', fill: palette.sail });
+    canvas.path({ data: 'M-3 -62 Q-32 -24 -34 6 L-3 6Z', fill: palette.sand });
+    canvas.line({ from: [0, -80], to: [0, 12], stroke: { color: palette.timber, width: 3 } });
+    canvas.path({ data: 'M-48 12 H52 Q40 32 22 32 H-26 Q-42 30 -48 12Z', fill: palette.timber });
   });
 }
 
 function seal(canvas: Canvas, seconds: number): void {
   canvas.group({ translate: [0, swing(seconds, 4, -3, 3)] }, () => {
-    canvas.path({ data: 'M-26 16 Q-20 -22 4 -22 Q26 -20 24 16Z', fill: '#6d7f8b' });
-    for (const x of [-2, 14]) canvas.circle({ at: [x, -7], radius: 3, fill: '#14212b' });
-    canvas.ellipse({ at: [8, 3], radii: [7, 5], fill: '#a9b7bf' });
-    canvas.circle({ at: [8, 1], radius: 2.5, fill: '#14212b' });
+    canvas.path({ data: 'M-26 16 Q-20 -22 4 -22 Q26 -20 24 16Z', fill: palette.slate });
+    for (const x of [-2, 14]) canvas.circle({ at: [x, -7], radius: 3, fill: palette.ink });
+    canvas.ellipse({ at: [8, 3], radii: [7, 5], fill: palette.foam });
+    canvas.circle({ at: [8, 1], radius: 2.5, fill: palette.ink });
   });
 }
