@@ -77,6 +77,29 @@ describe('the state and its stack', () => {
     expect(one.items[0].transform).toEqual(two.items[0].transform);
   });
 
+  test('leans add up in space: two of 60° are one of 120°, and turns between them count', () => {
+    const seen = (lean: (canvas: Canvas) => void): number[] => {
+      let matrix: readonly number[] = [];
+      record((canvas) => {
+        lean(canvas);
+        matrix = canvas.matrix;
+      });
+      return matrix.map((value) => Math.round(value * 1e9) / 1e9 + 0);
+    };
+    const once = seen((canvas) => canvas.tilt([120, 0]));
+    expect(once).toEqual([1, 0, 0, -0.5, 0, 0]);
+    expect(seen((canvas) => (canvas.tilt([60, 0]), canvas.tilt([60, 0])))).toEqual(once);
+    expect(seen((canvas) => (canvas.tilt([60, 0]), canvas.scale(3), canvas.tilt([60, 0]), canvas.scale(1 / 3)))).toEqual(once);
+    // Rx(90) · Rz(90) · Ry(90): the plane is turned edge on, then within itself, then back into sight.
+    expect(seen((canvas) => (canvas.tilt([90, 0]), canvas.rotate(90), canvas.tilt([0, 90])))).toEqual([0, 1, -1, 0, 0, 0]);
+    expect(seen((canvas) => canvas.group({ tilt: [60, 0] }, () => canvas.group({ tilt: [60, 0] }, () => (once.length = 0))))).toEqual([1, 0, 0, 1, 0, 0]);
+    record((canvas) => {
+      canvas.tilt([70, 20], { about: [40, 30] });
+      const { x, y } = canvas.toCanvas([40, 30]);
+      expect([x, y].map(Math.round)).toEqual([40, 30]);
+    });
+  }); // prettier-ignore
+
   test('toCanvas and toLocal are each other undone', () => {
     record((canvas) => {
       canvas.translate([10, 20]);
@@ -151,6 +174,31 @@ describe('style', () => {
       [undefined, undefined, undefined],
       [undefined, rgb(255, 0, 0).packed, 3],
     ]);
+  });
+
+  test('auto makes nothing invisible by accident', () => {
+    const { items } = record((canvas) => {
+      canvas.circle({ at: [0, 0], radius: 1, fill: 'none' });
+      canvas.circle({ at: [0, 0], radius: 1, fill: 'teal', stroke: { width: 4 } });
+      canvas.circle({ at: [0, 0], radius: 1, fill: 'teal', stroke: { cap: 'round' } });
+      canvas.line({ from: [0, 0], to: [9, 9], fill: 'none' });
+      canvas.circle({ at: [0, 0], radius: 1, fill: 'none', stroke: 'none' });
+      canvas.style({ stroke: { color: 'red', width: 3 } });
+      canvas.circle({ at: [0, 0], radius: 1, fill: 'teal', stroke: 'auto' });
+    });
+    const black = rgb(0, 0, 0).packed;
+    expect(items.map(({ stroke }) => stroke?.paint)).toEqual([black, black, undefined, black, undefined, undefined]);
+    expect(items[1].stroke?.width).toBe(4);
+  });
+
+  test('how text is set stands under text, in style and group; a flat key is a mistake', () => {
+    expect(errorOf(() => record((canvas) => canvas.style({ size: 20 } as never)))).toMatch('there is no option "size"');
+    expect(errorOf(() => record((canvas) => canvas.style({ text: { sise: 20 } as never })))).toBe(
+      'style text: there is no option "sise"; did you mean "size"?',
+    );
+    expect(errorOf(() => record((canvas) => canvas.group({ text: { size: -1 } }, () => undefined)))).toMatch(
+      /^group text: size -1 is negative/,
+    );
   });
 
   test('a stroke key left out keeps its value, and a shape’s own style is its own', () => {

@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import path from 'node:path';
 import * as library from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, record } from '../helpers.ts';
+import { moor } from '../fixtures/mooring.ts';
 
 type Mistake = [mistake: (canvas: library.Canvas, all: typeof library) => unknown, message: string];
 const { mistakes } = (await import(path.resolve('tests/fixtures/mistakes.mjs'))) as { mistakes: Mistake[] };
@@ -23,6 +24,31 @@ describe('what cannot be meant', () => {
       canvas.circle({ at: [5, 5], radius: 3 });
     });
     expect(after).toEqual(clean);
+  });
+
+  test('names its line, however deep in the library it was found, and the line that led to it from another file', () => {
+    const messageOf = (work: (canvas: library.Canvas) => void): string => {
+      try {
+        record(work);
+      } catch (error) {
+        return (error as Error).message;
+      }
+      return '';
+    };
+    const deep: ((canvas: library.Canvas) => void)[] = [
+      (canvas) => canvas.circle({ at: [0, 0], radius: 1, stroke: { color: 'tael' } }),
+      (canvas) => canvas.path({ data: 'M0 0 X' }),
+      (canvas) => canvas.group({ clip: (region) => region.path({ build: (path) => path.arc(0, 0, -1, 0, 90) }) }, () => undefined),
+      (canvas) => canvas.style({ fill: library.linearGradient({ from: [0, 0], to: [1, 0], stops: ['red', 'bleu'] }) }),
+    ];
+    for (const work of deep) expect(messageOf(work)).toMatch(/\(errors\.test\.ts:\d+:\d+\)$/);
+    expect(messageOf((canvas) => moor(canvas, NaN))).toMatch(/^circle: radius NaN is not finite; .*\(mooring\.ts:5:\d+, called from errors\.test\.ts:\d+:\d+\)$/);
+  }); // prettier-ignore
+
+  test('says of null, the value of a database and of JSON, that it is no color', () => {
+    const nothing = null as unknown as undefined;
+    expect(() => record((canvas) => canvas.style({ stroke: nothing }))).toThrow(/^style: stroke null is not a color/);
+    expect(() => record((canvas) => canvas.style({ fill: nothing }))).toThrow(/^style: fill null is not a color/);
   });
 
   test('names the line of the sketch', () => {

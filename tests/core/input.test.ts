@@ -52,6 +52,9 @@ test('the pointer is over what lay under it in the last frame: fills, strokes an
           canvas.rect({ at: [0, 0], size: 40, fill: 'teal', label: 'box' });
           canvas.line({ from: [50, 0], to: [90, 0], stroke: { color: 'red', width: 8 }, label: 'jib' });
         });
+        canvas.circle({ at: [300, 30], radius: 9, opacity: 0, label: 'hidden' });
+        canvas.group({ opacity: 0 }, () => canvas.circle({ at: [340, 30], radius: 9, label: 'veiled' }));
+        canvas.circle({ at: [380, 30], radius: 10, fill: 'none', stroke: { color: 'red', width: 4 }, label: 'hoop' });
         canvas.group({ clip: (region) => region.circle({ at: [300, 100], radius: 20 }) }, () =>
           canvas.rect({ at: [300, 100], size: 100, label: 'porthole' }),
         );
@@ -67,6 +70,10 @@ test('the pointer is over what lay under it in the last frame: fills, strokes an
   expect(await over('crane', [100, 125])).toBe(true);
   expect(await over('jib', [150, 150])).toBe(true);
   expect(await over('jib', [150, 160])).toBe(false);
+  expect(await over('hidden', [300, 30])).toBe(false); // its opacity is 0
+  expect(await over('veiled', [340, 30])).toBe(false); // that of its group is
+  expect(await over('hoop', [380, 30])).toBe(false); // it has no fill
+  expect(await over('hoop', [390, 30])).toBe(true);
   expect(await over('porthole', [310, 100])).toBe(true);
   expect(await over('porthole', [330, 100])).toBe(false);
 });

@@ -137,8 +137,10 @@ function restroke(call: string, style: StrokeStyle, given: NonNullable<StyleOpti
 }
 
 function isStrokeOptions(given: NonNullable<StyleOptions['stroke']>): given is StrokeOptions {
+  if (typeof given !== 'object' || given === null) return false;
+  const prototype: unknown = Object.getPrototypeOf(given);
   // Gradients and patterns are plain data as well, but tell their type.
-  return typeof given === 'object' && Object.getPrototypeOf(given) === Object.prototype && !('type' in given);
+  return (prototype === Object.prototype || prototype === null) && !('type' in given);
 }
 
 function withStrokeColor(call: string, option: string, style: StrokeStyle, given: PaintLike | 'auto'): StrokeStyle {

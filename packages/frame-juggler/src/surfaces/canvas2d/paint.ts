@@ -48,7 +48,7 @@ const styles: {
     return withStops(context.createRadialGradient(...focus, 0, x, y, radius * last), gradient, first, last);
   },
   conic(context, gradient) {
-    const style = context.createConicGradient((gradient.start * Math.PI) / 180, ...gradient.at);
+    const style = context.createConicGradient((gradient.start / 180) * Math.PI, ...gradient.at);
     return withStops(style, gradient, 0, 1);
   },
   pattern(context, { picture, transform, smooth }, matrix) {

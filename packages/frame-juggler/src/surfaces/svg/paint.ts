@@ -110,8 +110,10 @@ function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definit
   const [a, , , d, e, f] = units;
   const [cx, cy] = [a * at[0] + e, d * at[1] + f];
   const reach = 2 * Math.hypot(Math.max(Math.abs(box.left - cx), Math.abs(box.right - cx)) / a, Math.max(Math.abs(box.top - cy), Math.abs(box.bottom - cy)) / d); // prettier-ignore
+  // What has grown beyond all numbers has no wedges.
+  if (!Number.isFinite(Math.hypot(at[0], at[1], reach))) return nothing(defs);
   const rim = (turn: number): string => {
-    const angle = ((start + turn * 360) * Math.PI) / 180;
+    const angle = (start / 180 + turn * 2) * Math.PI;
     return `${short(at[0] + reach * Math.cos(angle))},${short(at[1] + reach * Math.sin(angle))}`;
   };
   const wedge = (from: number, to: number, color: PackedColor): void => {
