@@ -14,7 +14,7 @@ export default defineSketch({
   step: (state, { delta }) => void (state.x += delta),
   paint(canvas, { width }, state) {
     canvas.circle({ at: [state.x, width / 2], radius: 20, fill: 'crimson' });
-    // @ts-expect-error a misspelt option is seen while typing
+    // @ts-expect-error a misspelled option is seen while typing
     if (width < 0) canvas.circle({ at: [0, 0], raduis: 3 });
     // @ts-expect-error a radius and a diameter exclude each other
     if (width < 0) canvas.circle({ at: [0, 0], radius: 3, diameter: 6 });

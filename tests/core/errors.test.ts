@@ -9,7 +9,7 @@ const { mistakes } = (await import(path.resolve('tests/fixtures/mistakes.mjs')))
 
 beforeAll(() => library.loadFonts(['regular']));
 
-describe('what cannot be meant', () => {
+describe('a mistake', () => {
   test.each(mistakes)('%#: %s', (mistake, message) => {
     let said = '';
     record((canvas) => (said = errorOf(() => mistake(canvas, library))));

@@ -91,7 +91,7 @@ describe('shapes', () => {
     );
   });
 
-  test('an option of such a shape that is missing, misspelt or of another kind is an error like any other', () => {
+  test('an option of such a shape that is missing, misspelled or of another kind is an error like any other', () => {
     const jetty = defineShape({
       name: 'jetty',
       options: { reach: required, planks: 4, lit: false },

@@ -20,8 +20,8 @@ export interface OpenSketch {
 /** Loads a sketch file and reads what its run is to be. */
 export async function openSketch(file: string, given: RunArguments, onLoad: LoadListener): Promise<OpenSketch> {
   const sketch = await load(file);
-  const turned = (given.dial ?? []).map(([name, text]) => [name, parseDial(sketch.dials, name, text)]);
-  const dials = { ...(await readDialFile(file)), ...Object.fromEntries(turned) } as Record<string, unknown>;
+  const fromOptions = (given.dial ?? []).map(([name, text]) => [name, parseDial(sketch.dials, name, text)]);
+  const dials = { ...(await readDialFile(file)), ...Object.fromEntries(fromOptions) } as Record<string, unknown>;
   const input = await readInput(given.input);
   const seed = chooseSeed(given.seed);
   return {

@@ -25,7 +25,7 @@ Examples:
       const { serveViewer } = await import('./viewer-server.ts');
       const viewer = await serveViewer(file, options.port ?? 0, {
         seed: chooseSeed(options.seed),
-        turned: options.dial ?? [],
+        dialTexts: options.dial ?? [],
         track: (await readInput(options.input))?.track,
       });
       process.stdout.write(`Playing ${file} at ${viewer.url} (Ctrl-C ends it)\n`);

@@ -16,7 +16,7 @@ import { openSketch } from './open-sketch.ts';
 import { Progress } from './progress.ts';
 import { outputName, report, stoppable } from './report.ts';
 
-/** What `render` was told. */
+/** The options of `render`. */
 interface RenderArguments extends RunArguments, FrameArguments, ReportArguments {
   frames?: [number, number];
   format?: Format;

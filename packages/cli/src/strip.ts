@@ -57,11 +57,11 @@ Examples:
       const { source: _source, ...run } = settings;
       const onProgress = (done: number, total: number): void => progress.at(done, total);
       try {
-        const made = await stoppable((signal) =>
+        const result = await stoppable((signal) =>
           strip(sketch, options.output, { ...run, ...chosen(options), signal, onProgress }),
         );
         progress.end();
-        report(options.output, options, made, inWords(made));
+        report(options.output, options, result, inWords(result));
       } finally {
         progress.end();
       }

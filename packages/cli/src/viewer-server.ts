@@ -34,9 +34,9 @@ const isOwnCode = (file: string): boolean => ownFolders.some((folder) => file.st
 /**
  * Serves the viewer for a sketch file, on loopback only, and tells the page of every save in the sketch's folder.
  * @param port the port to listen on; 0 for any that is free
- * @param told how the run is to begin, beside the dials that are kept
+ * @param setup how the run is to begin, beside the dials that are kept
  */
-export async function serveViewer(file: string, port: number, told: Omit<Setup, 'dials'>): Promise<Viewer> {
+export async function serveViewer(file: string, port: number, setup: Omit<Setup, 'dials'>): Promise<Viewer> {
   const full = path.resolve(file);
   checkSketchFile(file);
   const server = await createServer({
@@ -55,7 +55,7 @@ export async function serveViewer(file: string, port: number, told: Omit<Setup, 
       fs: { allow: [searchForWorkspaceRoot(path.dirname(full)), ...packageFolders] },
       hmr: { overlay: false },
     },
-    plugins: [sketchPlugin(full, told)],
+    plugins: [sketchPlugin(full, setup)],
   });
   await server.listen();
   const url = server.resolvedUrls?.local[0];
@@ -63,7 +63,7 @@ export async function serveViewer(file: string, port: number, told: Omit<Setup, 
   return { url, close: () => server.close() };
 }
 
-function sketchPlugin(file: string, told: Omit<Setup, 'dials'>): Plugin {
+function sketchPlugin(file: string, setup: Omit<Setup, 'dials'>): Plugin {
   return {
     name: 'frame-juggler-sketch',
     enforce: 'pre',
@@ -79,7 +79,7 @@ function sketchPlugin(file: string, told: Omit<Setup, 'dials'>): Plugin {
       server.middlewares.use(sourcePath, answerSource(server));
       server.middlewares.use(
         setupPath,
-        answering(async () => JSON.stringify({ ...told, dials: (await readDialFile(file)) ?? {} })),
+        answering(async () => JSON.stringify({ ...setup, dials: (await readDialFile(file)) ?? {} })),
       );
       server.middlewares.use(
         dialsPath,
@@ -104,7 +104,7 @@ function sketchPlugin(file: string, told: Omit<Setup, 'dials'>): Plugin {
 }
 
 /**
- * Every save of the sketch, of what it imports and of the files it loads is told to the page; so is a new file of code
+ * Every save of the sketch, of what it imports and of the files it loads is announced to the page; so is a new file of code
  * beside it, which may be one that was missing. Other files are no business of the page's: pictures that are rendered
  * there, say.
  */

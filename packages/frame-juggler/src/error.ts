@@ -20,7 +20,7 @@ export interface Fault {
 }
 
 /**
- * Something in a sketch that cannot be meant. The message names the call, the option, the value and what would be
+ * A mistake in a sketch. The message names the call, the option, the value and what would be
  * right, then the sketch's file and line, and the frame.
  */
 export class SketchError extends Error {
@@ -59,7 +59,7 @@ export class SketchError extends Error {
     return this;
   }
 
-  /** Puts in better places than the stack told (a development server knows the source map). Returns itself. */
+  /** Replaces the places from the stack by better ones (a development server knows the source map). Returns itself. */
   at(source: SourceLine, caller?: SourceLine): this {
     this.source = source;
     this.caller = caller;
@@ -89,7 +89,7 @@ export function fail(fault: Fault): never {
 export function asSketchError(thrown: unknown, calls: readonly string[] = []): SketchError {
   if (thrown instanceof SketchError) return thrown;
   const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message}` : `threw ${show(thrown)}`;
-  // Of a variable with another name it cannot be told what it stands for.
+  // The value of a variable with another name is unknown.
   const [, called] = /\bcanvas\.(\w+) is not a function/.exec(problem) ?? [];
   const expected = called === undefined || calls.length === 0 ? undefined : suggest(called, calls);
   return new SketchError({ problem, expected, cause: thrown });

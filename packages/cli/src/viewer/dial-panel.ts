@@ -1,14 +1,14 @@
 import { asSketchError, cssColor, readColor, type Dial, type DialControl, type DialMap } from 'frame-juggler';
 
 /** Called when a dial was turned. */
-type Turned = (name: string, value: unknown) => void;
+type DialChanged = (name: string, value: unknown) => void;
 
 /** Draws a control for each of a sketch's dials. Values that cannot be are marked where they stand, and go no further. */
 export class DialPanel {
   private readonly shown = new Map<string, (value: unknown) => void>();
 
-  constructor(list: HTMLElement, dials: DialMap, turned: Turned) {
-    list.replaceChildren(...Object.entries(dials).map(([name, dial]) => this.row(name, dial, turned)));
+  constructor(list: HTMLElement, dials: DialMap, onChange: DialChanged) {
+    list.replaceChildren(...Object.entries(dials).map(([name, dial]) => this.row(name, dial, onChange)));
   }
 
   /** Shows the values that the dials have. */
@@ -16,7 +16,7 @@ export class DialPanel {
     for (const [name, show] of this.shown) show(values[name]);
   }
 
-  private row(name: string, dial: Dial, turned: Turned): HTMLElement {
+  private row(name: string, dial: Dial, onChange: DialChanged): HTMLElement {
     const row = document.createElement('div');
     row.className = 'dial';
     const fault = document.createElement('p');
@@ -24,7 +24,7 @@ export class DialPanel {
     const turn: Turn = (value) => {
       try {
         fault.textContent = '';
-        turned(name, dial.read('dials', name, value));
+        onChange(name, dial.read('dials', name, value));
       } catch (error) {
         fault.textContent = asSketchError(error).reason;
       }

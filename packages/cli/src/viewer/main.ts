@@ -96,7 +96,7 @@ function present(sketch: Sketch, from: 'start' | 'frame'): void {
 }
 
 /** Shows the same sketch once more, as something else was chosen for it. */
-function again(from: 'start' | 'frame'): void {
+function restart(from: 'start' | 'frame'): void {
   if (player === undefined) return;
   try {
     present(player.sketch, from);
@@ -135,7 +135,7 @@ async function load(): Promise<void> {
         expected: 'expected export default defineSketch({ … })',
       });
     setup ??= await begin();
-    for (const [name, text] of setup.turned) dials[name] ??= parseDial(module.default.dials, name, text);
+    for (const [name, text] of setup.dialTexts) dials[name] ??= parseDial(module.default.dials, name, text);
     present(module.default, 'frame');
   } catch (thrown) {
     player?.pause();
@@ -143,13 +143,13 @@ async function load(): Promise<void> {
   }
 }
 
-/** How the run is to begin: what the command was told, and the dials that were kept. */
+/** How the run is to begin: the options of the command, and the kept dials. */
 async function begin(): Promise<Setup> {
   const response = await fetch(setupPath);
   if (!response.ok) throw new SketchError({ problem: await response.text() });
-  const told = (await response.json()) as Setup;
-  dials = { ...told.dials };
-  return told;
+  const answer = (await response.json()) as Setup;
+  dials = { ...answer.dials };
+  return answer;
 }
 
 /** Sends something to be kept beside the sketch, and says where it is. */
@@ -166,7 +166,7 @@ async function keep(path: string, what: unknown): Promise<void> {
 
 function startRecording(): void {
   recording = true;
-  again('start');
+  restart('start');
 }
 
 async function stopRecording(): Promise<void> {
@@ -227,7 +227,7 @@ element('restart').addEventListener('click', () => void player?.restart());
 element('keep').addEventListener('click', () => void keep(dialsPath, player?.dials ?? {}));
 element('reset').addEventListener('click', () => {
   dials = {};
-  again('frame');
+  restart('frame');
 });
 seedInput.addEventListener('change', () => chooseSeed(seedInput.valueAsNumber));
 element('another').addEventListener('click', () => chooseSeed((player?.seed ?? 0) + 1));
@@ -237,7 +237,7 @@ function chooseSeed(wanted: number): void {
   if (!Number.isInteger(wanted) || wanted < 0) return;
   seed = wanted;
   seedInput.value = String(wanted);
-  again('frame');
+  restart('frame');
 }
 document.addEventListener('keydown', (event) => {
   const onButton = event.target instanceof HTMLButtonElement;

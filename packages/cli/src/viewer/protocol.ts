@@ -17,13 +17,13 @@ export const trackPath = '/@juggle/track';
 /** Sent to the page when the sketch, or something it is made of, was saved. */
 export const changedEvent = 'juggle:changed';
 
-/** How a run is to begin, as the command was told and as the sketch's dials were kept. */
+/** How a run is to begin, by the options of the command and the kept dials. */
 export interface Setup {
   readonly seed?: number | undefined;
   /** The values of dials that were kept beside the sketch. */
   readonly dials: Readonly<Record<string, unknown>>;
   /** Dials as the command line has them, in text. */
-  readonly turned: readonly (readonly [name: string, text: string])[];
+  readonly dialTexts: readonly (readonly [name: string, text: string])[];
   /** Input to be played instead of the page's own. */
   readonly track?: InputTrack | undefined;
 }

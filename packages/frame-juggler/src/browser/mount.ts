@@ -6,7 +6,7 @@ import { Player, type MountOptions } from './player.ts';
  * Shows a sketch in a page: on a canvas element, or on a new one inside any other element, which goes again with
  * `stop`.
  * @param target the element, or a selector for it
- * @throws SketchError where there is no such element, it is no sketch, or an option is misspelt or cannot be meant
+ * @throws SketchError where there is no such element, it is no sketch, or an option is unknown or not valid
  */
 export function mount(sketch: Sketch, target: Element | string, options: MountOptions = {}): Player {
   const found = typeof target === 'string' ? document.querySelector(target) : target;

@@ -28,7 +28,7 @@ export class PageInput implements InputSource {
     element.addEventListener('pointerleave', (event) => event.isPrimary && this.leave(), { signal });
     document.addEventListener('keydown', this.onKeyDown, { signal });
     document.addEventListener('keyup', (event) => this.keyUp(event.key), { signal });
-    // What is let go while another window has the keyboard is never told.
+    // The page hears of no key released while another window has the keyboard.
     document.defaultView?.addEventListener('blur', () => this.letGo(), { signal });
   }
 

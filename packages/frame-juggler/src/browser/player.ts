@@ -60,7 +60,7 @@ export class Player {
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
 
-  /** @throws SketchError where it is no sketch, or an option is misspelt or cannot be meant */
+  /** @throws SketchError where it is no sketch, or an option is unknown or not valid */
   constructor(
     readonly sketch: Sketch,
     readonly element: HTMLCanvasElement,

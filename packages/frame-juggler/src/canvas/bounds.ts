@@ -15,7 +15,7 @@ const surroundings = { width: 0, height: 0, up: false };
  * The tight box of a shape as it would be drawn, its own rotate and scale included, its stroke not; in the units that
  * its options are in. Nothing is drawn.
  * @param kind the name of a call (`'star'`), or a kind made with `defineShape`
- * @throws SketchError where there is no such kind, or an option is misspelt or cannot be meant
+ * @throws SketchError where there is no such kind, or an option is unknown or not valid
  */
 export function boundsOf<Name extends keyof Shapes>(kind: Name, options: GivenTo<Shapes[Name]> & ShapeOptions): Box;
 export function boundsOf<Values extends object>(

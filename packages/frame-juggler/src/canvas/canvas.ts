@@ -104,7 +104,7 @@ const matrixKind = kindOf<Matrix>(
     Array.isArray(value) && value.length === 6 ? 'holds what is not a finite number' : 'is not a list of six',
 );
 
-/** What a grid is ruled in, unless it is told: it shows on light and on dark. */
+/** The color of a grid by default: it shows on light and on dark. */
 const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
 
 /** The canvas that a frame is recorded on. */
@@ -163,26 +163,30 @@ export class Canvas {
   private order: number[] = [];
   private background: PackedColor;
   private carry: number;
-  private readonly around: Surroundings;
+  private readonly surroundings: Surroundings;
 
   constructor(
     private readonly setup: CanvasSetup,
     private readonly recording: Recording = { writer: new FrameWriter(), texts: [], weights: new Set() },
   ) {
     const { view } = setup;
-    this.around = { width: view?.width ?? setup.width, height: view?.height ?? setup.height, up: view?.up ?? false };
+    this.surroundings = {
+      width: view?.width ?? setup.width,
+      height: view?.height ?? setup.height,
+      up: view?.up ?? false,
+    };
     this.background = setup.background;
     this.carry = setup.carry;
   }
 
   /** The canvas's width, in the sketch's units. */
   get width(): number {
-    return this.around.width;
+    return this.surroundings.width;
   }
 
   /** The canvas's height, in the sketch's units. */
   get height(): number {
-    return this.around.height;
+    return this.surroundings.height;
   }
 
   // Shapes: those of the library stand in shapes/index.ts
@@ -208,7 +212,7 @@ export class Canvas {
     const look = this.lookOf(call, options);
     const { path } = this.recording.writer;
     const start = path.length;
-    const { outline, fill } = addPicture(picture, options, path, this.around);
+    const { outline, fill } = addPicture(picture, options, path, this.surroundings);
     this.put(call, outline, start, options, look, fill);
   }
 
@@ -219,7 +223,7 @@ export class Canvas {
   grid(options: GridOptions & ShapeOptions = {}): void {
     const call = 'grid';
     withShapeOptions(gridOptions).check(call, options);
-    const layout = layOutGrid(options, this.around.width, this.around.height);
+    const layout = layOutGrid(options, this.surroundings.width, this.surroundings.height);
     const unit = 1 / (largestScale(this.plane.matrix) * (largestScale(this.setup.view?.matrix ?? identity) || 1) || 1);
     const { from: _from, to: _to, spacing: _spacing, numbers, ...given } = options;
     const styleBefore = this.styleInForce;
@@ -234,7 +238,7 @@ export class Canvas {
       if (numbers === false) return;
       this.styleInForce = plainStyle(gridColors.axes, undefined);
       for (const { at, axis, text } of gridNumbers(layout)) {
-        const [dx, dy] = axis === 'x' ? [3, this.around.up ? -3 : 3] : [4, 0];
+        const [dx, dy] = axis === 'x' ? [3, this.surroundings.up ? -3 : 3] : [4, 0];
         this.putText(
           call,
           text,
@@ -478,7 +482,7 @@ export class Canvas {
     const look = this.lookOf(call, options);
     const { path } = this.recording.writer;
     const start = path.length;
-    this.put(call, kind.outline(options, path, call, this.around), start, options, look);
+    this.put(call, kind.outline(options, path, call, this.surroundings), start, options, look);
   }
 
   /** Notes a text: its outline comes once its font is there. */
@@ -489,7 +493,7 @@ export class Canvas {
     const { anchor: _anchor, ...given } = options;
     const item = this.put(call, { inside: true, pin }, writer.path.length, given, this.lookOf(call, options));
     writer.setName('text', item, string);
-    texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up: this.around.up } });
+    texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up: this.surroundings.up } });
     const weight = ownWeight(style);
     if (weight !== undefined) weights.add(weight);
   }
@@ -510,7 +514,7 @@ export class Canvas {
   ): number {
     const { writer } = this.recording;
     const { label, layer = this.layerInForce } = options;
-    const own = ownTransform(options, outline, writer.path, start, this.around);
+    const own = ownTransform(options, outline, writer.path, start, this.surroundings);
     const { matrix } = this.plane;
     const transform = own === undefined ? matrix : multiply(matrix, own);
     const item = writer.add(call, start, transform);

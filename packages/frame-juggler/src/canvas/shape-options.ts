@@ -38,18 +38,18 @@ export function ownTransform(
   { pin }: Outline,
   path: PathWriter,
   start: number,
-  around: Surroundings,
+  surroundings: Surroundings,
 ): Matrix | undefined {
   if (rotate === undefined && scale === undefined) return undefined;
   let own = rotate === undefined ? identity : rotation(rotate);
   if (scale !== undefined) own = multiply(own, scaling(...bothOf(scale)));
-  return aboutPoint(own, ...(pin ?? boxPin(anchor, path, start, around)));
+  return aboutPoint(own, ...(pin ?? boxPin(anchor, path, start, surroundings)));
 }
 
 /** The pin of an outline that has none of its own: its anchor's point of its box. */
-function boxPin(anchor: Anchor | undefined, path: PathWriter, start: number, around: Surroundings): Pair {
+function boxPin(anchor: Anchor | undefined, path: PathWriter, start: number, surroundings: Surroundings): Pair {
   const { left, top, right, bottom } = pathBox(path.numbers, identity, start, path.length);
-  const [ax, ay] = anchorFraction(anchor, around);
+  const [ax, ay] = anchorFraction(anchor, surroundings);
   return [left + ax * (right - left), top + ay * (bottom - top)];
 }
 

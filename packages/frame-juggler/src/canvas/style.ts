@@ -60,7 +60,7 @@ interface StrokeStyle {
   readonly paint: Paint;
   readonly width: number;
   readonly pen: PenStyle;
-  /** Whether its width or its dashes were told: then `auto` outlines shapes with an inside too. */
+  /** Whether a width or dashes were given: then `auto` outlines shapes with an inside too. */
   readonly wanted: boolean;
 }
 
@@ -131,7 +131,7 @@ function restroke(call: string, style: StrokeStyle, given: NonNullable<StyleOpti
           dash: dash === undefined ? pen.dash : dash.some((part) => part > 0) ? [...dash] : [],
           dashOffset: dashOffset ?? pen.dashOffset,
         },
-    // Caps and joins only say how lines look; who tells a width or dashes wants to see one.
+    // Caps and joins only say how lines look; a width or dashes mean that one is wanted.
     wanted: style.wanted || width !== undefined || dash !== undefined,
   };
 }
@@ -151,7 +151,7 @@ function withStrokeColor(call: string, option: string, style: StrokeStyle, given
 
 /**
  * What a shape's outline is painted with. Under `auto` nothing is invisible by accident: a shape without an inside is
- * drawn in its fill; one with an inside is outlined where it has no fill, or where a width or dashes were told; and what
+ * drawn in its fill; one with an inside is outlined where it has no fill, or where a width or dashes were given; and what
  * has no color by that is black.
  */
 function strokePaint(stroke: StrokeStyle, fill: Fill | undefined, inside: boolean): Fill | undefined {

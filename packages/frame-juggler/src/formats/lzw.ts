@@ -1,6 +1,6 @@
 /** Codes have at most this many bits, so a table holds 4096 of them. */
-const mostBits = 12;
-const mostCodes = 1 << mostBits;
+const maxBits = 12;
+const maxCodes = 1 << maxBits;
 
 /** A code and the index that follows it, by hashing, and the code of both together: small enough to stay in a cache. */
 const slots = 1 << 14;
@@ -11,9 +11,9 @@ const codes = new Int16Array(slots);
  * Codes that stand for nothing but the commonest index, by how often: `chain[3]` is three of it. A long run of it is
  * then packed a code at a time instead of an index at a time.
  */
-const chain = new Int16Array(mostCodes);
+const chain = new Int16Array(maxCodes);
 /** How often the commonest index comes in a code; 0 for codes with others in them. */
-const links = new Int16Array(mostCodes);
+const links = new Int16Array(maxCodes);
 
 /**
  * Packs color indices as GIF does (LZW with codes that grow, in sub-blocks of 255 bytes), the minimum code size first
@@ -56,7 +56,7 @@ export function packLzw(indices: Uint8Array, bits: number, commonest: number): U
     out.write(prefix, codeBits);
     const last = prefix;
     prefix = indices[i];
-    if (next < mostCodes) {
+    if (next < maxCodes) {
       // The reader learns a code one step later than it is made, so it grows its codes just here as well.
       if (next === 1 << codeBits) codeBits++;
       keys[slot] = key;
@@ -76,7 +76,7 @@ export function packLzw(indices: Uint8Array, bits: number, commonest: number): U
   }
   out.write(prefix, codeBits);
   // The reader has learnt one code more by now, and may have grown for it.
-  if (next === 1 << codeBits && codeBits < mostBits) codeBits++;
+  if (next === 1 << codeBits && codeBits < maxBits) codeBits++;
   out.write(endCode, codeBits);
   links.fill(0);
   return inBlocks(out.end(), bits);

@@ -5,9 +5,9 @@ import { fewColors } from './quantize.ts';
 export const unseen = 255;
 /** Colors that fill more than this part of a picture, and no fewer pixels than this, are kept exactly. */
 const largeShare = 1 / 4000;
-const leastPixels = 24;
+const minPixels = 24;
 /** At most so many, so that there is room for the others. */
-const mostLarge = 191;
+const maxLarge = 191;
 /** Colors that were looked for are kept in so many slots, each by its hash; a newer one takes the slot of an older. */
 const slotBits = 16;
 /** How far, squared and summed over the channels, a color may be from its entry before it counts as badly served. */
@@ -251,6 +251,6 @@ function largeColors(words: Uint32Array): Set<number> {
       }
       counts.set(color, (counts.get(color) ?? 0) + run);
     }
-  const large = [...counts].filter(([, count]) => count > Math.max(leastPixels, words.length * largeShare));
-  return new Set(large.sort((a, b) => b[1] - a[1]).slice(0, mostLarge).map(([color]) => color)); // prettier-ignore
+  const large = [...counts].filter(([, count]) => count > Math.max(minPixels, words.length * largeShare));
+  return new Set(large.sort((a, b) => b[1] - a[1]).slice(0, maxLarge).map(([color]) => color)); // prettier-ignore
 }

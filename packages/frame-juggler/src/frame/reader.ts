@@ -82,7 +82,7 @@ export class FrameReader {
   /**
    * Goes through items in painter's order, with the beginnings and ends of the groups about them.
    * @param order the frame's items, or those of a group's clip
-   * @param counts which groups are told of: the isolated ones, which are pictures of their own, unless it says otherwise
+   * @param counts which groups are visited; by default the isolated ones, which are drawn as pictures of their own
    */
   walk(order: ArrayLike<number>, visitor: Visitor, counts = isIsolated): void {
     const item = new ItemView(this.frame);

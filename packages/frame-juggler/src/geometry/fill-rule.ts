@@ -1,2 +1,2 @@
-/** How the inside of an outline that winds more than once is told, in SVG's words. */
+/** Which parts of an outline that winds more than once are inside, in SVG's words. */
 export type FillRule = 'nonzero' | 'evenodd';

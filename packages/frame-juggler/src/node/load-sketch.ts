@@ -7,8 +7,8 @@ import { isSketch, type Sketch } from '../sketch/sketch.ts';
 /** The kinds of file that can hold a sketch. */
 export const sketchExtensions = ['.ts', '.mts', '.js', '.mjs'];
 
-/** When each file had last been changed as it was loaded. */
-const changedAt = new Map<string, number>();
+/** When each file had last been changed as it was first loaded. */
+const firstChange = new Map<string, number>();
 
 /**
  * Loads the sketch that a file exports as its default, as Node (or whatever runs this) imports modules: TypeScript
@@ -23,10 +23,9 @@ export async function loadSketch(
   const full = path.resolve(file);
   const url = pathToFileURL(full);
   const changed = checkSketchFile(file);
-  const before = changedAt.get(full);
-  changedAt.set(full, changed);
+  if (!firstChange.has(full)) firstChange.set(full, changed);
   // Modules are kept by their address for ever: it is another one only where there is something new to read.
-  if (before !== undefined && before !== changed) url.searchParams.set('changed', String(changed));
+  if (firstChange.get(full) !== changed) url.searchParams.set('changed', String(changed));
   let loaded: { default?: unknown };
   try {
     loaded = await importModule(url.href);

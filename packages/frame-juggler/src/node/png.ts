@@ -13,7 +13,7 @@ const signature = Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
 export const packing = { level: 3, memLevel: 9 };
 const colorTypes = { rgb: 2, rgba: 6 } as const;
 
-/** A picture; whether it is opaque all over is looked for where it is not told. */
+/** A picture; whether all of it is opaque is found out where it is not given. */
 type Pixels = Omit<Rendering, 'opaque'> & Partial<Pick<Rendering, 'opaque'>>;
 
 /** Where rows are laid out for packing: new memory for each picture would take as long as the laying out. */
@@ -68,7 +68,7 @@ function provenanceChunks(from: Provenance): Uint8Array[] {
 
 /**
  * The pixels of a rectangle as PNG packs them: each row behind a 0, no filter. Flat colors pack best so.
- * @param into where they go; new memory unless told otherwise
+ * @param into where they go; new memory by default
  */
 export function pngRows(
   { width, data }: Pixels,

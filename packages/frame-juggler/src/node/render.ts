@@ -115,7 +115,7 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
 function settingOf(run: Run, target: Target, frames: readonly [number, number], source: unknown): OutputSetting {
   const { sketch, seed, width, height, density } = run;
   const choice = JSON.stringify({ seed, width, height, density, dials: run.dials });
-  const made = source instanceof Uint8Array ? source : String(source ?? sketch.title);
+  const origin = source instanceof Uint8Array ? source : String(source ?? sketch.title);
   const shown = run.frameAfterRounds(frames[0]);
   return {
     ...pictureSize(run),
@@ -124,7 +124,7 @@ function settingOf(run: Run, target: Target, frames: readonly [number, number], 
     frames: target.many ? frames : [shown, shown],
     title: sketch.title,
     seed,
-    fingerprint: fingerprint(made, choice),
+    fingerprint: fingerprint(origin, choice),
   };
 }
 

@@ -91,7 +91,7 @@ const conicOptions = schemaOf(
   "{ at: [50, 50], stops: ['navy', 'white', 'navy'] }",
 );
 
-/** A gradient along a line. @throws SketchError where an option is misspelt or cannot be meant */
+/** A gradient along a line. @throws SketchError where an option is unknown or not valid */
 export function linearGradient(options: LinearGradientOptions): LinearGradient {
   const call = 'linearGradient';
   const { from, to, ...rest } = linearOptions.read(call, options);
@@ -100,7 +100,7 @@ export function linearGradient(options: LinearGradientOptions): LinearGradient {
 
 /**
  * A gradient from the middle of a circle, or from a focus inside it, out to its edge.
- * @throws SketchError where an option is misspelt or cannot be meant
+ * @throws SketchError where an option is unknown or not valid
  */
 export function radialGradient(options: RadialGradientOptions): RadialGradient {
   const call = 'radialGradient';
@@ -112,7 +112,7 @@ export function radialGradient(options: RadialGradientOptions): RadialGradient {
 
 /**
  * A gradient round a point, clockwise from `start` (degrees, 0 along +x).
- * @throws SketchError where an option is misspelt or cannot be meant
+ * @throws SketchError where an option is unknown or not valid
  */
 export function conicGradient(options: ConicGradientOptions): ConicGradient {
   const call = 'conicGradient';

@@ -30,7 +30,7 @@ export type PatternOptions = Options<typeof patternTable>;
 
 const patterns = new WeakSet<object>();
 
-/** A picture as a paint, in tiles. @throws SketchError where an option is misspelt or cannot be meant */
+/** A picture as a paint, in tiles. @throws SketchError where an option is unknown or not valid */
 export function pattern(picture: Picture, options: PatternOptions = {}): Pattern {
   const call = 'pattern';
   const { width, height } = readPicture(call, picture);

@@ -155,9 +155,9 @@ export function oneOf<const Word extends string>(...words: readonly Word[]): Kin
 /** A list of whose members each is of a kind, at least `min` of them. */
 /* @__NO_SIDE_EFFECTS__ */
 export function listOf<Value>(kind: Kind<Value>, plural: string, min = 0): Kind<readonly Value[]> {
-  const least = min < 2 ? '' : `, at least ${min}`;
+  const minimum = min < 2 ? '' : `, at least ${min}`;
   return new Kind(
-    `a list of ${plural}${least}`,
+    `a list of ${plural}${minimum}`,
     (value) => Array.isArray(value) && value.length >= min && value.every(kind.allows),
     (value, words) => {
       if (!Array.isArray(value)) return { problem: 'is not a list', expected: `expected ${words}` };

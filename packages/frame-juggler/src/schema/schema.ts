@@ -2,7 +2,7 @@ import { fail, show, suggest } from '../error.ts';
 import { missing, type Kind, type ValueOf } from './kind.ts';
 
 /*
- * A call's options are told once, as a table: each name with its kind, and whether it may be left out. The comment
+ * A call's options are declared once, as a table: each name with its kind, and whether it may be left out. The comment
  * above an entry is what an editor shows of it and what the reference says; the type, the reader and the messages come
  * of the entry itself.
  */
@@ -206,7 +206,7 @@ export function schemaOf<T extends Table>(
   return new Schema(table, example, forms);
 }
 
-/** Options without the names that have no value: for handing on what may not have been told. */
+/** Options without the names that have no value: for passing on options that may not have been given. */
 export function withoutUndefined<T extends object>(options: T): { [Name in keyof T]: Exclude<T[Name], undefined> } {
   return Object.fromEntries(Object.entries(options).filter(([, value]) => value !== undefined)) as never;
 }

@@ -29,10 +29,10 @@ export const arc: ShapeKind<ArcOptions> = {
     '{ at: [100, 80], radius: 40, start: 0, end: 180 }',
     [['radius'], ['radii']],
   ),
-  outline(given, path, _call, around) {
+  outline(given, path, _call, surroundings) {
     const [rx, ry] = bothOf(given.radius ?? given.radii!);
     const sweep = Math.max(-360, Math.min(360, given.end - given.start));
-    const { x, y, pin } = placeSized(given, 2 * rx, 2 * ry, around);
+    const { x, y, pin } = placeSized(given, 2 * rx, 2 * ry, surroundings);
     // A whole turn has no ends to lead to the middle.
     const sector = given.close === 'sector' && Math.abs(sweep) < 360;
     if (sector) path.move(x, y);

@@ -19,9 +19,9 @@ export const circle: ShapeKind<CircleOptions> = {
     ['radius'],
     ['diameter'],
   ]),
-  outline(given, path, _call, around) {
+  outline(given, path, _call, surroundings) {
     const radius = given.radius ?? given.diameter! / 2;
-    const { x, y, pin } = placeSized(given, 2 * radius, 2 * radius, around);
+    const { x, y, pin } = placeSized(given, 2 * radius, 2 * radius, surroundings);
     path.ellipse(x, y, radius, radius);
     return { inside: true, pin };
   },

@@ -15,9 +15,9 @@ const options = schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100,
 export const dot: ShapeKind<DotOptions> = {
   name: 'dot',
   options,
-  outline(given, path, _call, around) {
+  outline(given, path, _call, surroundings) {
     const size = given.size ?? options.initialOf('size');
-    const { x, y, pin } = placeSized(given, size, size, around);
+    const { x, y, pin } = placeSized(given, size, size, surroundings);
     path.ellipse(x, y, size / 2, size / 2);
     return { inside: true, pin };
   },

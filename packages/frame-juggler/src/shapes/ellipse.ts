@@ -18,10 +18,10 @@ export type EllipseOptions = (
 export const ellipse: ShapeKind<EllipseOptions> = {
   name: 'ellipse',
   options: schemaOf({ ...table, ...anchorTable }, '{ at: [100, 80], size: [60, 40] }', [...boxForms, ['at', 'radii']]),
-  outline(given, path, _call, around) {
+  outline(given, path, _call, surroundings) {
     const radii = given.radii === undefined ? undefined : bothOf(given.radii);
     const size: Pair | undefined = radii && [2 * radii[0], 2 * radii[1]];
-    const { x, y, width, height, pin } = placeBox(given, around, size);
+    const { x, y, width, height, pin } = placeBox(given, surroundings, size);
     path.ellipse(x, y, width / 2, height / 2);
     return { inside: true, pin };
   },

@@ -26,7 +26,7 @@ export type { TriangleOptions } from './triangle.ts';
 
 /** Every shape of the library that is an outline, by the name of its call: the calls of a canvas come of this. */
 export const shapes = {
-  /** Draws a round mark, 4 units wide unless told otherwise. */
+  /** Draws a round mark, 4 units wide by default. */
   dot,
   /** Draws a straight line. */
   line,

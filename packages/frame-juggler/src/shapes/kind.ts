@@ -3,7 +3,7 @@ import type { PathWriter } from '../geometry/path-writer.ts';
 import type { Pair } from '../schema/point.ts';
 import type { Schema, Table } from '../schema/schema.ts';
 
-/** What is told of an outline beside the outline itself. */
+/** What a shape says of its outline, beside the outline itself. */
 export interface Outline {
   /** Whether there is an inside to fill; a shape without one is stroked in the fill color under `auto`. */
   readonly inside: boolean;
@@ -27,5 +27,5 @@ export interface ShapeKind<Given> {
   /** Its own options, beside those that every shape takes. */
   readonly options: Schema<Table>;
   /** Writes the outline of options that were checked, in the units in force, before its own rotate and scale. */
-  outline(options: Given, path: PathWriter, call: string, around: Surroundings): Outline;
+  outline(options: Given, path: PathWriter, call: string, surroundings: Surroundings): Outline;
 }

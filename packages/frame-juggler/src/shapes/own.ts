@@ -8,10 +8,10 @@ import { anchorFraction, anchorKind, anchorTable, pinTable, type Anchor, type Pi
 
 const requiredMark = Symbol('required');
 
-/** Marks an option of a shape of one's own that must be given; a number, unless `defineShape` is told its type. */
+/** Marks an option of a shape of one's own that must be given; a number, unless `defineShape` is given its type. */
 export const required = requiredMark as never;
 
-/** Options as an outline gets them: of those that are required only, the type may not be told. */
+/** Options as an outline gets them: the type of a required one may be unknown. */
 type Drawn<Values> = {
   readonly [Name in keyof Values]: [Values[Name]] extends [never] ? number : Widened<Values[Name]>;
 };
@@ -66,7 +66,7 @@ export type OwnShape<Values extends object> = ShapeKind<Given<Values, NeverNames
  * Makes a kind of shape: drawn with `canvas.shape(kind, { at, … })`, and styled, turned and explained like any other.
  * Its options are checked as those of every call: by name, and by the type of their value where they are left out. It
  * is filled where its outline has a part that closes.
- * @throws SketchError where the definition is incomplete or cannot be meant
+ * @throws SketchError where the definition is incomplete or not valid
  */
 export function defineShape<Values extends object = Record<never, never>>(
   definition: ShapeDefinition<Values>,
@@ -78,18 +78,18 @@ export function defineShape<Values extends object = Record<never, never>>(
   const kind: OwnShape<Values> = {
     name,
     options: schemaOf({ ...pinTable, ...anchorTable, ...tableOf(values) }, '{ at: [100, 80] }'),
-    outline(options, path, _call, around) {
+    outline(options, path, _call, surroundings) {
       const builder = new PathBuilder();
       outline({ ...defaults, ...options } as unknown as Drawn<Values>, builder, {
-        width: around.width,
-        height: around.height,
+        width: surroundings.width,
+        height: surroundings.height,
       });
       const anchor = options.anchor ?? definition.anchor;
       const pin = pairOf(options.at);
       let [x, y] = pin;
       if (anchor !== undefined) {
         const { left, top, right, bottom } = pathBox(builder.path);
-        const [ax, ay] = anchorFraction(anchor, around);
+        const [ax, ay] = anchorFraction(anchor, surroundings);
         x -= left + ax * (right - left);
         y -= top + ay * (bottom - top);
       }

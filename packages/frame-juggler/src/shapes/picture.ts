@@ -46,19 +46,19 @@ export function addPicture(
   picture: Picture,
   options: PictureOptions,
   path: PathWriter,
-  around: Surroundings,
+  surroundings: Surroundings,
 ): { outline: Outline; fill: PictureFill } {
   const crop =
     options.crop === undefined
       ? { x: 0, y: 0, width: picture.width, height: picture.height }
       : readCrop(picture, options.crop);
-  const { x, y, width, height, pin } = placeBox(options, around, [crop.width, crop.height]);
+  const { x, y, width, height, pin } = placeBox(options, surroundings, [crop.width, crop.height]);
   const left = x - width / 2;
   const top = y - height / 2;
   path.rect(left, top, width, height);
   // Where y grows upwards pictures still stand upright.
-  const scale = scaling(width / crop.width, (around.up ? -height : height) / crop.height);
-  const transform = multiply(translation(left, around.up ? top + height : top), scale);
+  const scale = scaling(width / crop.width, (surroundings.up ? -height : height) / crop.height);
+  const transform = multiply(translation(left, surroundings.up ? top + height : top), scale);
   return {
     outline: { inside: true, pin },
     fill: { type: 'picture', picture, crop, transform, smooth: options.smooth ?? true },

@@ -93,11 +93,11 @@ export function placeSized(
   options: { at: Point; anchor?: Anchor },
   width: number,
   height: number,
-  around: Surroundings,
+  surroundings: Surroundings,
 ): Placed {
   const pin = pairOf(options.at);
   if (options.anchor === undefined) return { x: pin[0], y: pin[1], width, height, pin };
-  const [ax, ay] = anchorFraction(options.anchor, around);
+  const [ax, ay] = anchorFraction(options.anchor, surroundings);
   return { x: pin[0] + (0.5 - ax) * width, y: pin[1] + (0.5 - ay) * height, width, height, pin };
 }
 
@@ -114,15 +114,19 @@ interface BoxGiven {
  * Where a shape stands that is given by `at` and a size, or by `from` and `to`.
  * @param otherwise its size, where `size` does not tell
  */
-export function placeBox({ at, anchor, size, from, to }: BoxGiven, around: Surroundings, otherwise?: Pair): Placed {
+export function placeBox(
+  { at, anchor, size, from, to }: BoxGiven,
+  surroundings: Surroundings,
+  otherwise?: Pair,
+): Placed {
   if (from === undefined || to === undefined) {
     const [width, height] = size === undefined ? otherwise! : bothOf(size);
-    return placeSized(anchor === undefined ? { at: at! } : { at: at!, anchor }, width, height, around);
+    return placeSized(anchor === undefined ? { at: at! } : { at: at!, anchor }, width, height, surroundings);
   }
   const [x0, y0, x1, y1] = [xOf(from), yOf(from), xOf(to), yOf(to)];
   const width = Math.abs(x1 - x0);
   const height = Math.abs(y1 - y0);
-  const [ax, ay] = anchorFraction(anchor, around);
+  const [ax, ay] = anchorFraction(anchor, surroundings);
   return {
     x: (x0 + x1) / 2,
     y: (y0 + y1) / 2,

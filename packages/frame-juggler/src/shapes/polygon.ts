@@ -25,13 +25,13 @@ export const polygon: ShapeKind<PolygonOptions> = {
     ['points'],
     ['at', 'radius', 'sides'],
   ]),
-  outline(given, path, _call, around) {
+  outline(given, path, _call, surroundings) {
     if (given.points !== undefined) {
       path.polyline(given.points, true);
       return { inside: true };
     }
-    const { x, y, pin } = placeSized(given, 2 * given.radius, 2 * given.radius, around);
-    path.polyline(ringPoints(x, y, [given.radius], given.sides, around), true);
+    const { x, y, pin } = placeSized(given, 2 * given.radius, 2 * given.radius, surroundings);
+    path.polyline(ringPoints(x, y, [given.radius], given.sides, surroundings), true);
     return { inside: true, pin };
   },
 };
@@ -42,9 +42,9 @@ export function ringPoints(
   y: number,
   radii: readonly number[],
   count: number,
-  around: Surroundings,
+  surroundings: Surroundings,
 ): Pair[] {
-  const top = around.up ? 90 : -90;
+  const top = surroundings.up ? 90 : -90;
   return Array.from({ length: count }, (_, index) => {
     const { sin, cos } = sinCos((360 * index) / count + top);
     const radius = radii[index % radii.length];

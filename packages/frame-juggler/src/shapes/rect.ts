@@ -22,11 +22,11 @@ export type RectOptions = BoxOptions & Options<typeof table>;
 export const rect: ShapeKind<RectOptions> = {
   name: 'rect',
   options: schemaOf({ ...boxTable, ...anchorTable, ...table }, '{ at: [100, 80], size: [60, 40] }', boxForms),
-  outline(given, path, _call, around) {
-    const placed = placeBox(given, around);
+  outline(given, path, _call, surroundings) {
+    const placed = placeBox(given, surroundings);
     const { x, y, width, height, pin } = placed;
     if (given.corners === undefined) path.rect(x - width / 2, y - height / 2, width, height);
-    else addRounded(path, placed, cornersFrom(given.corners, around.up));
+    else addRounded(path, placed, cornersFrom(given.corners, surroundings.up));
     return { inside: true, pin };
   },
 };

@@ -20,10 +20,10 @@ const options = schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100,
 export const star: ShapeKind<StarOptions> = {
   name: 'star',
   options,
-  outline(given, path, _call, around) {
+  outline(given, path, _call, surroundings) {
     const { radius, innerRadius = radius / 2, tips = options.initialOf('tips') } = given;
-    const { x, y, pin } = placeSized(given, 2 * radius, 2 * radius, around);
-    path.polyline(ringPoints(x, y, [radius, innerRadius], tips * 2, around), true);
+    const { x, y, pin } = placeSized(given, 2 * radius, 2 * radius, surroundings);
+    path.polyline(ringPoints(x, y, [radius, innerRadius], tips * 2, surroundings), true);
     return { inside: true, pin };
   },
 };

@@ -90,7 +90,7 @@ export class Run {
   /** What is under way: the next call waits for it. */
   private work: Promise<unknown> = Promise.resolve();
 
-  /** @throws SketchError where it is no sketch, or an option is misspelt or cannot be meant */
+  /** @throws SketchError where it is no sketch, or an option is unknown or not valid */
   constructor(
     readonly sketch: Sketch,
     options: RunOptions = {},
@@ -312,7 +312,7 @@ export class Run {
     return result;
   }
 
-  /** Does something of the sketch's; what it throws is told with the frame. */
+  /** Calls the sketch's own code; an error in it gets the frame's number. */
   private async inFrame<T>(call: () => T): Promise<Awaited<T>> {
     try {
       return await call();

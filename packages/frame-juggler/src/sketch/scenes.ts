@@ -3,7 +3,7 @@ import { fail } from '../error.ts';
 import { callable, convertedLater, finite, length, listOf, positive } from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
-/** What a scene is told: its own time. */
+/** What a scene gets: its own time. */
 export interface SceneMoment {
   /** Seconds since the scene began. */
   readonly seconds: number;
@@ -39,7 +39,7 @@ const sceneList = listOf(convertedLater<Scene>('a scene'), 'scenes', 1);
 /**
  * Scenes with durations and cross-fades. While two overlap, the one that ends is painted whole and the next over it, as
  * one picture, ever more opaque; so a scene paints its own background.
- * @throws SketchError where an option is misspelt or cannot be meant
+ * @throws SketchError where an option is unknown or not valid
  */
 export function scenes(list: readonly Scene[]): Scenes {
   sceneList.read(call, 'list', list);

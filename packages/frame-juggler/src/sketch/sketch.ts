@@ -25,7 +25,7 @@ const canvasTable = {
 export type CanvasOptions = Options<typeof canvasTable>;
 const canvasOptions = schemaOf(canvasTable, '{ width: 640, height: 360 }');
 
-/** What a sketch is told of the frame at hand. */
+/** What a sketch gets to paint a frame. */
 export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMap = DialMap> {
   /** The number of the frame, from 0. */
   readonly frame: number;
@@ -127,7 +127,7 @@ export function isSketch(value: unknown): value is Sketch {
 
 /**
  * Checks a sketch and fills in what it leaves out. A sketch file exports what this returns as its default.
- * @throws SketchError where an option is misspelt or cannot be meant.
+ * @throws SketchError where an option is unknown or not valid.
  */
 export function defineSketch<
   State = undefined,

@@ -20,7 +20,7 @@ export interface Stage {
   readonly carry: number;
   /** From the sketch's units to pixels. */
   readonly toPixels: Matrix;
-  /** The frame as it is told of itself. */
+  /** The frame as it was recorded. */
   readonly frame: Frame;
 }
 
@@ -49,7 +49,7 @@ export interface Backend<Layer> {
   /** Draws an item. @param matrix from the item's own units to where `base` leads */
   draw(layer: Layer, item: Item, matrix: Matrix, mixing: Mixing): void;
   /** Puts a layer onto another, as far as the alpha of a mask says where there is one. Both are then no longer used. */
-  lay(layer: Layer, onto: Layer, mixing: Mixing, mask: Layer | undefined, group: Group | undefined): void;
+  composite(layer: Layer, onto: Layer, mixing: Mixing, mask: Layer | undefined, group: Group | undefined): void;
 }
 
 const plain: Mixing = { opacity: 1, blend: 'normal' };
@@ -94,7 +94,7 @@ export class Compositor<Layer> {
           mask = backend.open(undefined);
           this.drawItems(reader, group.clip, base, mask);
         }
-        backend.lay(layer, layers[layers.length - 1], group, mask, group);
+        backend.composite(layer, layers[layers.length - 1], group, mask, group);
       },
       item: (item: Item) => this.drawItem(item, base, layers[layers.length - 1]),
     };
@@ -109,7 +109,7 @@ export class Compositor<Layer> {
     if (!needsLayer(item) || backend.fadesAsOne) return backend.draw(layer, item, matrix, item);
     const own = backend.open(undefined);
     backend.draw(own, item, matrix, plain);
-    backend.lay(own, layer, item, undefined, undefined);
+    backend.composite(own, layer, item, undefined, undefined);
   }
 }
 

@@ -26,7 +26,7 @@ export interface TextMeasure {
  * The size of a text as it would be drawn. The box runs from the cap height of the first line to the baseline of the
  * last, so that capitals and digits look centered in it; `ink` is the tight box about what is drawn, from the pin.
  * Inside a sketch the font is there; elsewhere `await loadFonts()` first.
- * @throws SketchError where an option is misspelt or cannot be meant
+ * @throws SketchError where an option is unknown or not valid
  */
 export function measureText(string: string | number, options: MeasureOptions = {}): TextMeasure {
   const call = 'measureText';
@@ -39,7 +39,7 @@ export function measureText(string: string | number, options: MeasureOptions = {
 /**
  * The outline of a text as SVG path data, set just as `canvas.text` sets it: for `canvas.path({ data })`, to cut it,
  * dash it or lead it elsewhere. Inside a sketch the font is there; elsewhere `await loadFonts()` first.
- * @throws SketchError where an option is misspelt or cannot be meant
+ * @throws SketchError where an option is unknown or not valid
  */
 export function textOutline(string: string | number, options: TextOptions): string {
   const call = 'textOutline';

@@ -14,7 +14,7 @@ export interface Output {
   abandon(): Promise<void>;
 }
 
-/** What every output is told of the run. */
+/** What every output knows of the run. */
 export interface OutputSetting {
   /** Pixels. */
   readonly width: number;

@@ -51,7 +51,7 @@ export async function openVideo(
   );
   let complaint = '';
   child.stderr.on('data', (data: Buffer) => (complaint += data.toString()));
-  // What cannot be written is told by the encoder's end.
+  // A failed write shows when the encoder ends.
   child.stdin.on('error', () => undefined);
   const ended = new Promise<number>((resolve) => child.once('close', (code) => resolve(code ?? 1)));
   await once(child, 'spawn').catch((error: unknown) => {

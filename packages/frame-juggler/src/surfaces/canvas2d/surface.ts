@@ -95,7 +95,7 @@ class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
     return layer;
   }
 
-  lay(
+  composite(
     layer: CanvasRenderingContext2D,
     onto: CanvasRenderingContext2D,
     { opacity, blend }: Mixing,

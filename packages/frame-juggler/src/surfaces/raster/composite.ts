@@ -76,12 +76,12 @@ function shadeRuns(pixels: Pixels, runs: Runs, shader: Shader, opacity: number, 
       continue;
     }
     shader.span(x, y, count, scratch, 0);
-    layWords(scratch, 0, words, start, count, strength, blend);
+    compositeWords(scratch, 0, words, start, count, strength, blend);
   }
 }
 
 /** Puts `count` pixels over others, faded to `opacity` (0 to 255). */
-function layWords(
+function compositeWords(
   from: Uint32Array,
   first: number,
   onto: Uint32Array,
@@ -116,7 +116,7 @@ function layWords(
 
 /** Puts one buffer over another of the same size, faded to `opacity` (0 to 255). */
 export function composite(over: Pixels, onto: Pixels, opacity: number, blend: BlendMode): void {
-  over.eachRow((start, count) => layWords(over.words, start, onto.words, start, count, opacity, blend));
+  over.eachRow((start, count) => compositeWords(over.words, start, onto.words, start, count, opacity, blend));
   onto.touch(over.drawn);
 }
 

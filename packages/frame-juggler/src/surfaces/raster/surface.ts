@@ -104,7 +104,13 @@ class RasterBackend implements Backend<Pixels> {
     if (item.stroke !== undefined && item.stroke.width > 0) this.strokeItem(layer, item, item.stroke, matrix, mixing);
   }
 
-  lay(layer: Pixels, onto: Pixels, { opacity, blend }: Mixing, mask: Pixels | undefined, _: Group | undefined): void {
+  composite(
+    layer: Pixels,
+    onto: Pixels,
+    { opacity, blend }: Mixing,
+    mask: Pixels | undefined,
+    _: Group | undefined,
+  ): void {
     if (mask !== undefined) {
       maskBy(layer, mask);
       this.spare.push(mask);

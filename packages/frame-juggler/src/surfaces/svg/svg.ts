@@ -80,7 +80,13 @@ class SvgBackend implements Backend<SvgLayer> {
     return newLayer(this.name(group?.label));
   }
 
-  lay(layer: SvgLayer, onto: SvgLayer, mixing: Mixing, mask: SvgLayer | undefined, group: Group | undefined): void {
+  composite(
+    layer: SvgLayer,
+    onto: SvgLayer,
+    mixing: Mixing,
+    mask: SvgLayer | undefined,
+    group: Group | undefined,
+  ): void {
     const attributes = group?.isolated === false ? {} : { ...mixingOf(mixing), ...this.maskOf(mask) };
     onto.elements.push(element('g', { ...layer.names, ...attributes }, [...title(group?.label), ...layer.elements]));
     onto.outlines = undefined;

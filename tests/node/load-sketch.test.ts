@@ -1,0 +1,48 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, describe, expect, test } from '@jest/globals';
+// As a test of someone's own has it.
+import { loadSketch } from 'frame-juggler/node';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'juggle-load-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+describe('loadSketch', () => {
+  test('loads a sketch in Jest, once, and leaves the process as it was', async () => {
+    const state = (): unknown[] => [process.eventNames(), process.execArgv, Error.prepareStackTrace];
+    const before = state();
+    const sketch = await loadSketch('examples/rain/rain.ts');
+    expect(sketch.title).toBe('Rain and gulls');
+    expect(await loadSketch('examples/rain/rain.ts')).toBe(sketch);
+    expect(state()).toEqual(before);
+  });
+
+  // In a Node of its own, as Jest reads no file twice.
+  test('reads a file again once it has changed, and not before', () => {
+    const code = `
+      import { utimesSync, writeFileSync } from 'node:fs';
+      import { loadSketch } from 'frame-juggler/node';
+      const file = process.argv[1];
+      const load = async (title, changed) => {
+        writeFileSync(file, \`import { defineSketch } from \${JSON.stringify(import.meta.resolve('frame-juggler'))};
+          export default defineSketch({ title: '\${title}', paint() {} });\`);
+        utimesSync(file, changed, changed);
+        return loadSketch(file);
+      };
+      const [first, same] = [await load('dawn', 1000), await loadSketch(file)];
+      const [second, again] = [await load('dusk', 2000), await loadSketch(file)];
+      console.log(first.title, first === same, second.title, second === again);`;
+    const file = path.join(folder, 'pier.mjs');
+    const out = execFileSync(process.execPath, ['--input-type=module', '-e', code, file], { encoding: 'utf8' });
+    expect(out).toBe('dawn true dusk true\n');
+  });
+
+  test('says what is wrong with a file', async () => {
+    await expect(loadSketch(path.join(folder, 'none.ts'))).rejects.toThrow(/none\.ts is not there/);
+    await expect(loadSketch(folder)).rejects.toThrow(/is a folder/);
+    writeFileSync(path.join(folder, 'empty.mjs'), 'export const title = 3;\n');
+    await expect(loadSketch(path.join(folder, 'empty.mjs'))).rejects.toThrow(/empty\.mjs has no default export/);
+  });
+});
