@@ -35,14 +35,23 @@ describe('gradients', () => {
     near(reds(conicGradient({ at: [50, 50.5], start: 180, stops }), 80), [level(0.5)]);
   });
 
-  test('with a focus of their own run from it to the circle, each way as far as that is', () => {
-    // Along the line through focus (30) and center (50) of a radius of 40, the circle's edge lies at 10 and at 90.
-    const focused = radialGradient({ at: [50, 50.5], radius: 40, focus: [30, 50.5], stops });
-    const share = (x: number): number => (x < 30 ? (30 - x) / 20 : (x - 30) / 60);
-    for (const x of [14, 22, 45, 60, 80]) {
-      const [red] = reds(focused, x);
-      expect(Math.abs(red - share(x + 0.5) * 255)).toBeLessThanOrEqual(1.5);
+  test('with a focus of their own run from it to the circle, in every direction', () => {
+    // On the line from the focus through a point, the share of the way to the circle that the point has gone.
+    const [center, radius, focus] = [[50, 50], 40, [35, 38]];
+    const focused = radialGradient({ at: [50, 50], radius, focus: [35, 38], stops });
+    const drawn = picture((canvas) => canvas.rect({ from: [0, 0], to: [100, 100], fill: focused }));
+    for (const [x, y] of [[20, 40], [60, 30], [70, 75], [33, 80], [45, 20]]) {
+      const [dx, dy] = [x + 0.5 - focus[0], y + 0.5 - focus[1]];
+      let reach = 0; // how many times the way to the point it is to the circle, by halving
+      for (let step = 64; step > 1e-6; step /= 2)
+        if (Math.hypot(focus[0] + dx * (reach + step) - center[0], focus[1] + dy * (reach + step) - center[1]) <= radius) reach += step;
+      expect(Math.abs(pixel(drawn, x, y)[0] - 255 / reach)).toBeLessThanOrEqual(1.5);
     }
+  }); // prettier-ignore
+
+  test('of no size paint nothing', () => {
+    const fill = radialGradient({ at: [50, 50], radius: 0, stops });
+    expect(inkArea(picture((canvas) => canvas.rect({ from: [0, 0], to: [100, 100], fill })))).toBe(0);
   });
 
   test('in fractions of the box they fit every shape; in units they move with the shape', () => {

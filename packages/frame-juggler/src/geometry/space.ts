@@ -1,5 +1,5 @@
 import { sinCos } from './angle.ts';
-import { determinant, type Matrix } from './matrix.ts';
+import { determinant, multiply, type Matrix } from './matrix.ts';
 
 type Vector = readonly [x: number, y: number, z: number];
 
@@ -21,19 +21,12 @@ export interface Plane {
 }
 
 /** A plane after a transform within it. */
-export function transformPlane({ matrix: [a, b, c, d, e, f], lean }: Plane, by: Matrix): Plane {
-  const [a2, b2, c2, d2, e2, f2] = by;
+export function transformPlane({ matrix, lean }: Plane, by: Matrix): Plane {
+  const [a, b, c, d] = by;
   return {
-    matrix: [
-      a * a2 + c * b2,
-      b * a2 + d * b2,
-      a * c2 + c * d2,
-      b * c2 + d * d2,
-      a * e2 + c * f2 + e,
-      b * e2 + d * f2 + f,
-    ],
+    matrix: multiply(matrix, by),
     lean: lean && {
-      depth: [lean.depth[0] * a2 + lean.depth[1] * b2, lean.depth[0] * c2 + lean.depth[1] * d2],
+      depth: [lean.depth[0] * a + lean.depth[1] * b, lean.depth[0] * c + lean.depth[1] * d],
       normal: scaled(lean.normal, thickness(by)),
     },
   };
