@@ -1,18 +1,11 @@
 import { sinCos } from './angle.ts';
 import { determinant, multiply, type Matrix } from './matrix.ts';
 
-type Vector = readonly [x: number, y: number, z: number];
-
 /**
- * How a flat plane lies in space, beside the affine transform that it makes on the screen: how deep its two axes run,
- * and which way it faces. It is kept from the first lean on, so that leans add up as turns in space do.
+ * Which way a plane that leans faces: its third axis, as far as it is seen straight on. With the affine transform that
+ * the plane makes on the screen this is all that a further lean asks for: how deep the axes run is never seen.
  */
-export interface Lean {
-  /** The z of the plane's x axis and of its y axis. */
-  readonly depth: readonly [number, number];
-  /** The plane's third axis. */
-  readonly normal: Vector;
-}
+export type Lean = readonly [x: number, y: number];
 
 /** A plane's place in space, and what of it is seen straight on. */
 export interface Plane {
@@ -22,14 +15,9 @@ export interface Plane {
 
 /** A plane after a transform within it. */
 export function transformPlane({ matrix, lean }: Plane, by: Matrix): Plane {
-  const [a, b, c, d] = by;
-  return {
-    matrix: multiply(matrix, by),
-    lean: lean && {
-      depth: [lean.depth[0] * a + lean.depth[1] * b, lean.depth[0] * c + lean.depth[1] * d],
-      normal: scaled(lean.normal, thickness(by)),
-    },
-  };
+  if (lean === undefined) return { matrix: multiply(matrix, by), lean };
+  const factor = thickness(by);
+  return { matrix: multiply(matrix, by), lean: [lean[0] * factor, lean[1] * factor] };
 }
 
 /**
@@ -37,29 +25,18 @@ export function transformPlane({ matrix, lean }: Plane, by: Matrix): Plane {
  * rotations Rx · Ry in space, of which what comes towards the eye is left out.
  */
 export function tiltPlane({ matrix, lean }: Plane, aboutX: number, aboutY: number): Plane {
-  const { depth, normal } = lean ?? { depth: [0, 0], normal: [0, 0, thickness(matrix)] };
-  const x: Vector = [matrix[0], matrix[1], depth[0]];
-  const y: Vector = [matrix[2], matrix[3], depth[1]];
+  const [a, b, c, d, e, f] = matrix;
+  const [nx, ny] = lean ?? [0, 0];
   const { sin: sx, cos: cx } = sinCos(aboutX);
   const { sin: sy, cos: cy } = sinCos(aboutY);
-  const along = ([u, v, w]: Vector): Vector => [
-    x[0] * u + y[0] * v + normal[0] * w,
-    x[1] * u + y[1] * v + normal[1] * w,
-    x[2] * u + y[2] * v + normal[2] * w,
-  ];
-  const newX = along([cy, sx * sy, -cx * sy]);
-  const newY = along([0, cx, sx]);
+  const along = (u: number, v: number, w: number): Lean => [a * u + c * v + nx * w, b * u + d * v + ny * w];
   return {
-    matrix: [newX[0], newX[1], newY[0], newY[1], matrix[4], matrix[5]],
-    lean: { depth: [newX[2], newY[2]], normal: along([sy, -sx * cy, cx * cy]) },
+    matrix: [...along(cy, sx * sy, -cx * sy), ...along(0, cx, sx), e, f],
+    lean: along(sy, -sx * cy, cx * cy),
   };
 }
 
 /** How far a transform of the plane takes the third axis with it: as far as it takes the other two on average. */
 function thickness(matrix: Matrix): number {
   return Math.sqrt(Math.abs(determinant(matrix)));
-}
-
-function scaled([x, y, z]: Vector, factor: number): Vector {
-  return [x * factor, y * factor, z * factor];
 }
