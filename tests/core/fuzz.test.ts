@@ -7,7 +7,7 @@ import { ordinarySketches, randomSketches, recorded } from '../fixtures/random-s
  * No random sketch may crash, hang, leave the stack unbalanced or draw what is not a color. FUZZ=10000 runs many;
  * fast-check prints the seed of a failure.
  */
-const runs = Number(process.env.FUZZ ?? 200);
+const runs = Number(process.env.FUZZ ?? 300);
 
 beforeAll(() => loadFonts(['regular']));
 
