@@ -9,7 +9,7 @@ const library = 'packages/frame-juggler';
 const cli = 'packages/cli';
 /** The files that speak to packages of many files, or of another module system: each is packed together with its own. */
 const packed = [
-  'paint/culori.js',
+  'paint/css-color.js',
   'paint/culori-mix.js',
   'text/read-font.js',
   'sketch/decode-picture.js',

@@ -35,6 +35,11 @@ describe('gradients', () => {
     near(reds(conicGradient({ at: [50, 50.5], start: 180, stops }), 80), [level(0.5)]);
   });
 
+  test('with a focus further off than numbers reach begin in the middle', () => {
+    const { focus } = radialGradient({ at: [-1e308, 0], radius: 10, focus: [1e308, 0], stops });
+    expect(focus).toEqual([-1e308, 0]);
+  });
+
   test('with a focus of their own run from it to the circle, in every direction', () => {
     // On the line from the focus through a point, the share of the way to the circle that the point has gone.
     const [center, radius, focus] = [[50, 50], 40, [35, 38]];

@@ -121,6 +121,8 @@ export function nearest(word: string, choices: Iterable<string>): string | undef
   let best: string | undefined;
   let bestDistance = (word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3))) + 1;
   for (const choice of choices) {
+    // So many letters at least must come or go; a long word is then not worth comparing.
+    if (Math.abs(word.length - choice.length) >= bestDistance) continue;
     const distance = editDistance(word.toLowerCase(), choice.toLowerCase());
     if (distance < bestDistance) {
       best = choice;

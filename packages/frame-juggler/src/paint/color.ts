@@ -1,6 +1,6 @@
 import { fail, nearest, show } from '../error.ts';
 import { between, convertedLater, finite, fraction, listOf, missing } from '../schema/kind.ts';
-import { colorsNamed, parse, toRgb, type ParsedColor } from './culori.ts';
+import { colorFunctions, colorNames, parseCssColor, type Rgb } from './css-color.ts';
 
 /**
  * A color in eight bits a channel, as one number: red, green, blue and alpha from the lowest byte up, not
@@ -75,18 +75,12 @@ export function readPacked(call: string, option: string, value: unknown): Packed
 }
 
 function parseCss(text: string): Color | undefined {
-  // The package takes hex digits without their mark, which CSS does not.
-  if (/^\s*[0-9a-f]+\s*$/i.test(text)) return undefined;
-  const parsed = parse(text.trim());
-  return parsed && fromParsed(parsed);
-}
-
-function fromParsed(parsed: ParsedColor): Color {
-  return fromUnits(toRgb(parsed));
+  const units = parseCssColor(text);
+  return units && fromUnits(units);
 }
 
 /** A color of channels from 0 to 1; what lies beyond is cut. */
-export function fromUnits({ r, g, b, alpha }: { r: number; g: number; b: number; alpha?: number | undefined }): Color {
+export function fromUnits({ r, g, b, alpha }: Rgb): Color {
   return new Color(clampChannel(r), clampChannel(g), clampChannel(b), Math.min(1, Math.max(0, alpha ?? 1)));
 }
 
@@ -104,7 +98,7 @@ function colorHint(value: unknown): string {
     return `a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
   if (typeof value === 'string') {
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
-    const near = nearest(value.trim(), [...Object.keys(colorsNamed), 'transparent']);
+    const near = nearest(value.trim(), colorNames);
     if (near !== undefined) return `did you mean ${show(near)}?`;
   }
   return 'expected a CSS color: "teal", "#0f2a3d", "rgb(15 42 61 / 50%)"';
@@ -134,13 +128,14 @@ export function gray(level: number, alpha = 1): Color {
  * @throws SketchError where one is out of range
  */
 export function hsl(hue: number, saturation: number, lightness: number, alpha = 1): Color {
-  return fromParsed({
-    mode: 'hsl',
-    h: finite.read('hsl', 'hue', hue),
-    s: percent.read('hsl', 'saturation', saturation) / 100,
-    l: percent.read('hsl', 'lightness', lightness) / 100,
-    alpha: fraction.read('hsl', 'alpha', alpha),
-  });
+  return fromUnits(
+    colorFunctions.hsl.toRgb({
+      h: finite.read('hsl', 'hue', hue),
+      s: percent.read('hsl', 'saturation', saturation) / 100,
+      l: percent.read('hsl', 'lightness', lightness) / 100,
+      alpha: fraction.read('hsl', 'alpha', alpha),
+    }),
+  );
 }
 
 /**
@@ -148,13 +143,14 @@ export function hsl(hue: number, saturation: number, lightness: number, alpha = 
  * What screens cannot show is cut at the edge of sRGB. @throws SketchError where one is out of range
  */
 export function oklch(lightness: number, chroma: number, hue: number, alpha = 1): Color {
-  return fromParsed({
-    mode: 'oklch',
-    l: fraction.read('oklch', 'lightness', lightness),
-    c: fraction.read('oklch', 'chroma', chroma),
-    h: finite.read('oklch', 'hue', hue),
-    alpha: fraction.read('oklch', 'alpha', alpha),
-  });
+  return fromUnits(
+    colorFunctions.oklch.toRgb({
+      l: fraction.read('oklch', 'lightness', lightness),
+      c: fraction.read('oklch', 'chroma', chroma),
+      h: finite.read('oklch', 'hue', hue),
+      alpha: fraction.read('oklch', 'alpha', alpha),
+    }),
+  );
 }
 
 /** A stop of a ramp or gradient: a color, or its offset from 0 to 1 and the color. */

@@ -141,7 +141,10 @@ function insideCircle(focus: Pair, at: Pair, radius: number): Pair {
   const [dx, dy] = [focus[0] - at[0], focus[1] - at[1]];
   const distance = Math.hypot(dx, dy);
   const max = radius * 0.999;
-  return distance <= max ? focus : [at[0] + (dx / distance) * max, at[1] + (dy / distance) * max];
+  if (distance <= max) return focus;
+  const edge: Pair = [at[0] + (dx / distance) * max, at[1] + (dy / distance) * max];
+  // From so far away that the distance is beyond all numbers, there is no telling where the edge is.
+  return edge.every(Number.isFinite) ? edge : at;
 }
 
 /** From fractions of a box to the units of the box; a side of no length counts as 1. */
