@@ -16,7 +16,7 @@ const render = (sketch, name, ...options) =>
 render('pellan-quay/quay', 'demo', '--seconds', '5.6', '--density', '1.3');
 render('shapes/shapes', 'shapes', '--density', '1.3');
 render('lighthouse/lighthouse', 'lighthouse', '--seconds', '1.2', '--density', '1.3');
-render('harbour-chart/chart', 'harbour-chart', '--density', '1.3');
+render('harbor-chart/chart', 'harbor-chart', '--density', '1.3');
 render('signal-flags/flags', 'signal-flags', '--seconds', '1.2', '--density', '1.3');
 render('wakes/wakes', 'wakes', '--seconds', '8.6', '--density', '1.3');
 render('crane/crane', 'crane', '--seconds', '6.1', '--density', '1.3');

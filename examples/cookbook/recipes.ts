@@ -147,7 +147,7 @@ export const recipes: Readonly<Record<string, (canvas: Canvas) => void>> = {
   },
 
   'Fade several shapes as one picture'(canvas) {
-    canvas.text('harbour', { at: [160, 100], size: 60, weight: 'bold', fill: ink });
+    canvas.text('harbor', { at: [160, 100], size: 60, weight: 'bold', fill: ink });
     canvas.group({ opacity: 0.75 }, () => {
       canvas.circle({ at: [120, 100], radius: 60, fill: shoal });
       canvas.circle({ at: [200, 100], radius: 60, fill: lamp });

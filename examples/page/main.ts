@@ -5,7 +5,7 @@ import { mount } from 'frame-juggler/browser';
 import lighthouse from '../lighthouse/lighthouse.ts';
 import quay from '../pellan-quay/quay.ts';
 import flags from '../signal-flags/flags.ts';
-import chart from '../harbour-chart/chart.ts';
+import chart from '../harbor-chart/chart.ts';
 import wakes from '../wakes/wakes.ts';
 import watch from '../watch/watch.ts';
 

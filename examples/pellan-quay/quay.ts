@@ -1,5 +1,5 @@
 /*
- * A day at Pellan Quay: a second is an hour. The water stands as high as the harbour's tide gauge read it, the crane
+ * A day at Pellan Quay: a second is an hour. The water stands as high as the harbor's tide gauge read it, the crane
  * works through three joints, and after dusk the lighthouse turns.
  */
 import {
@@ -17,7 +17,7 @@ import {
 import { palette } from '../palette.ts';
 
 const horizon = 322;
-const pixelsPerMetre = 17;
+const pixelsPerMeter = 17;
 
 /** The sky at its top and at the horizon, over the hours of the day. */
 const zenith = ramp([
@@ -62,7 +62,7 @@ export default defineSketch({
     const levels = assets.gauge.map((row) => Number(row.level_m));
     const level = reading(levels, hour);
     const night = 1 - smoothstep(5.6, 7.4, hour) + smoothstep(18.6, 20.6, hour);
-    const scene = { hour, seconds, night, water: 430 - (level - 2.6) * pixelsPerMetre };
+    const scene = { hour, seconds, night, water: 430 - (level - 2.6) * pixelsPerMeter };
     sky(canvas, scene, random.stream('stars'));
     headland(canvas, scene, random.stream('town'));
     sea(canvas, scene);
@@ -300,8 +300,8 @@ function quay(canvas: Canvas, { water, night }: Scene): void {
     canvas.rect({ from: [-8, -62], to: [8, 110], fill: colorMix('#f4efe4', '#6b7194', night * 0.8) });
     for (let mark = -7; mark <= 12; mark++)
       canvas.rect({
-        from: [-8, mark * (pixelsPerMetre / 2)],
-        to: [mark % 2 === 0 ? 6 : 0, mark * (pixelsPerMetre / 2) + 2],
+        from: [-8, mark * (pixelsPerMeter / 2)],
+        to: [mark % 2 === 0 ? 6 : 0, mark * (pixelsPerMeter / 2) + 2],
         fill: colorMix('#20242e', '#0b1026', night),
       });
   });
@@ -415,10 +415,10 @@ function gaugeBoard(canvas: Canvas, { hour }: Scene, levels: readonly number[]):
       12 + (index / 144) * (width - 24),
       height - 12 - ((level - 0.6) / 4) * (height - 24),
     ];
-    for (let metre = 1; metre <= 4; metre++)
+    for (let meter = 1; meter <= 4; meter++)
       canvas.line({
-        from: [12, at(0, metre)[1]],
-        to: [width - 12, at(0, metre)[1]],
+        from: [12, at(0, meter)[1]],
+        to: [width - 12, at(0, meter)[1]],
         stroke: { color: '#f4efe4', width: 0.7, dash: [3, 5] },
         opacity: 0.5,
       });

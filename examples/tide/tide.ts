@@ -1,5 +1,5 @@
 /*
- * A day of tide, drawn in the units that it was measured in: hours to the right, metres upwards. The gauge's table lies
+ * A day of tide, drawn in the units that it was measured in: hours to the right, meters upwards. The gauge's table lies
  * beside the demo.
  */
 import { asset, defineSketch, linearGradient, mix, type Canvas } from 'frame-juggler';
@@ -20,7 +20,7 @@ export default defineSketch({
     width: 960,
     height: 540,
     background: paper,
-    // From an hour before midnight to one after, and from half a metre below chart datum to 5.4 m above.
+    // From an hour before midnight to one after, and from half a meter below chart datum to 5.4 m above.
     viewBox: [-1.6, -1.05, 27.2, 6.45],
     preserveAspectRatio: 'none',
     yAxis: 'up',
@@ -47,20 +47,20 @@ export default defineSketch({
   },
 });
 
-/** Lines of equal width want units that are square: lengths on paper are turned into hours and metres. */
+/** Lines of equal width want units that are square: lengths on paper are turned into hours and meters. */
 const perHour = 960 / 27.2;
-const perMetre = 540 / 6.45;
+const perMeter = 540 / 6.45;
 
 /** Draws in pixels about a point of the chart, y downwards as letters stand. */
 function onPaper(canvas: Canvas, at: readonly [number, number], body: () => void): void {
-  canvas.group({ translate: at, scale: [1 / perHour, 1 / perMetre] }, body);
+  canvas.group({ translate: at, scale: [1 / perHour, 1 / perMeter] }, body);
 }
 
 function rules(canvas: Canvas): void {
   const letters = { size: 15, fill: ink, opacity: 0.75 } as const;
-  for (let metre = 0; metre <= 4; metre++) {
-    canvas.line({ from: [0, metre], to: [24, metre], stroke: { color: ink, width: 0.012 }, opacity: metre === 0 ? 0.9 : 0.25 }); // prettier-ignore
-    onPaper(canvas, [0, metre], () => canvas.text(`${metre} m`, { at: [-12, 0], anchor: 'right', ...letters }));
+  for (let meter = 0; meter <= 4; meter++) {
+    canvas.line({ from: [0, meter], to: [24, meter], stroke: { color: ink, width: 0.012 }, opacity: meter === 0 ? 0.9 : 0.25 }); // prettier-ignore
+    onPaper(canvas, [0, meter], () => canvas.text(`${meter} m`, { at: [-12, 0], anchor: 'right', ...letters }));
   }
   for (let hour = 0; hour <= 24; hour += 3)
     onPaper(canvas, [hour, 0], () => {
@@ -88,9 +88,9 @@ function water(canvas: Canvas, line: readonly [number, number][]): void {
     label: 'water',
   });
   for (let i = 1; i < line.length; i++) {
-    // A pen of the same width whichever way the line runs: drawn on paper, not in hours and metres.
-    const [from, to] = [line[i - 1], line[i]].map(([x, y]) => [x * perHour, y * perMetre] as const);
-    canvas.group({ scale: [1 / perHour, 1 / perMetre] }, () =>
+    // A pen of the same width whichever way the line runs: drawn on paper, not in hours and meters.
+    const [from, to] = [line[i - 1], line[i]].map(([x, y]) => [x * perHour, y * perMeter] as const);
+    canvas.group({ scale: [1 / perHour, 1 / perMeter] }, () =>
       canvas.line({ from, to, stroke: { color: '#1c6480', width: 3, cap: 'round' } }),
     );
   }

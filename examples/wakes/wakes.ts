@@ -1,5 +1,5 @@
 /*
- * Boats that cross the harbour at dusk and leave their wakes behind: what was painted stays under the next frame and
+ * Boats that cross the harbor at dusk and leave their wakes behind: what was painted stays under the next frame and
  * fades, until the water is as it was.
  */
 import { defineSketch, dial, mix, type Canvas, type Moment, type Random } from 'frame-juggler';
@@ -17,7 +17,7 @@ interface Boat {
 }
 
 export default defineSketch({
-  title: 'Wakes in the harbour',
+  title: 'Wakes in the harbor',
   canvas: { width: 960, height: 540, background: '#12303f' },
   frameRate: 30,
   duration: 20,

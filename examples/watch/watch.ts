@@ -1,5 +1,5 @@
 /*
- * The watch on the tower: by day one looks out over the harbour, by night the lamp follows the pointer and what it
+ * The watch on the tower: by day one looks out over the harbor, by night the lamp follows the pointer and what it
  * finds lights up. Pressing changes the watch. Without a pointer the lamp goes round by itself.
  */
 import {
@@ -66,7 +66,7 @@ export default defineSketch({
   },
 });
 
-/** Where the lamp points: at the pointer, or round the harbour by itself. */
+/** Where the lamp points: at the pointer, or round the harbor by itself. */
 function aim(pointer: Moment['pointer'], seconds: number): readonly [number, number] {
   if (pointer.inside) return [pointer.x, pointer.y];
   return [swing(seconds, 12, 330, 900), swing(seconds, 8, 330, 470)];

@@ -3,10 +3,10 @@ import { defineSketch, dial, Run } from '../../packages/frame-juggler/src/index.
 import { plainItems } from '../helpers.ts';
 import { parseDial } from '../../packages/frame-juggler/src/sketch/dials.ts';
 
-const harbour = defineSketch({
+const harbor = defineSketch({
   dials: {
     swell: dial.number(14, { min: 0, max: 60 }),
-    lamp: dial.color('#ffd166'),
+    lamp: dial.color('#f1b64e'),
     fog: dial.toggle(false),
     sea: dial.choice(['calm', 'rough']),
     name: dial.text('Pellan Quay'),
@@ -21,19 +21,24 @@ const harbour = defineSketch({
 });
 
 test('dials begin at their first values, are given to a run, and turned while it runs', async () => {
-  expect(new Run(harbour).dials).toEqual({ swell: 14, lamp: '#ffd166', fog: false, sea: 'calm', name: 'Pellan Quay', buoy: { x: 480, y: 360 } }); // prettier-ignore
-  const run = new Run(harbour, { dials: { swell: 5, sea: 'rough' } });
+  expect(new Run(harbor).dials).toEqual({ swell: 14, lamp: '#f1b64e', fog: false, sea: 'calm', name: 'Pellan Quay', buoy: { x: 480, y: 360 } }); // prettier-ignore
+  const run = new Run(harbor, { dials: { swell: 5, sea: 'rough' } });
   await run.restart();
   expect(plainItems(await run.paint())[0].label).toBe('Pellan Quay rough');
   run.setDial('name', 'Mole');
   expect(plainItems(await run.paint())[0].label).toBe('Mole rough');
 });
 
+test('a dial may have a name that every object has', () => {
+  const sketch = defineSketch({ dials: { toString: dial.number(3), constructor: dial.number(4) }, paint() {} });
+  expect({ ...new Run(sketch, { dials: { constructor: 5 } }).dials }).toEqual({ toString: 3, constructor: 5 });
+});
+
 test.each([
-  [() => new Run(harbour, { dials: { swel: 5 } }), 'dials: there is no dial "swel"; did you mean "swell"?'],
-  [() => new Run(harbour, { dials: { swell: 61 } }), 'dials: swell 61 is out of range; expected 0 or more, 60 or less'],
-  [() => new Run(harbour, { dials: { lamp: 'tael' } }), 'dials: lamp "tael" is not a color; did you mean "teal"?'],
-  [() => new Run(harbour, { dials: { sea: 'ruogh' } }), 'did you mean "rough"?'],
+  [() => new Run(harbor, { dials: { swel: 5 } }), 'dials: there is no dial "swel"; did you mean "swell"?'],
+  [() => new Run(harbor, { dials: { swell: 61 } }), 'dials: swell 61 is out of range; expected 0 or more, 60 or less'],
+  [() => new Run(harbor, { dials: { lamp: 'tael' } }), 'dials: lamp "tael" is not a color; did you mean "teal"?'],
+  [() => new Run(harbor, { dials: { sea: 'ruogh' } }), 'did you mean "rough"?'],
   [() => dial.number(70, { max: 60 }), 'dial.number: value 70 is out of range; expected 60 or less'],
   [() => dial.number(7, { maximum: 60 } as never), 'there is no option "maximum"'],
   [() => dial.choice([]), 'dial.choice: choices [] is empty'],
@@ -43,7 +48,7 @@ test.each([
 });
 
 test('dials are read from text', () => {
-  const read = (name: string, text: string): unknown => parseDial(harbour.dials, name, text);
+  const read = (name: string, text: string): unknown => parseDial(harbor.dials, name, text);
   expect(['swell', 'fog', 'buoy', 'name'].map((name, i) => read(name, ['7.5', 'on', '10, 20', '12'][i]))).toEqual([7.5, true, { x: 10, y: 20 }, '12']); // prettier-ignore
   expect(() => read('swell', 'much')).toThrow('dials: swell "much" is not a number; expected a number');
   expect(() => read('buoy', '10')).toThrow('is not a point');

@@ -10,7 +10,7 @@ import { launch, play } from './browser.ts';
 const demo = path.resolve('examples/pellan-quay/quay.ts');
 const sheet = path.resolve('tests/fixtures/sheet.ts');
 const examples = [
-  ...['pellan-quay/quay.ts', 'lighthouse/lighthouse.ts', 'signal-flags/flags.ts', 'harbour-chart/chart.ts'],
+  ...['pellan-quay/quay.ts', 'lighthouse/lighthouse.ts', 'signal-flags/flags.ts', 'harbor-chart/chart.ts'],
   ...['shapes/shapes.ts', 'wakes/wakes.ts', 'crane/crane.ts', 'rain/rain.ts', 'tide/tide.ts', 'watch/watch.ts'],
   ...['bunting/bunting.ts', 'cookbook/cookbook.ts'],
 ];

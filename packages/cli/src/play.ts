@@ -12,13 +12,13 @@ export function playCommand(): Command {
       'after',
       `
 The page listens on this machine only. Space plays and pauses, the right arrow goes one frame on, Home restarts.
-Dials that are kept there lie beside the sketch, as harbour.dials.json, and recorded input as harbour.input.json.
+Dials that are kept there lie beside the sketch, as harbor.dials.json, and recorded input as harbor.input.json.
 Ctrl-C ends it.
 
 Examples:
-  juggle play harbour.ts
-  juggle play harbour.ts --port 4646
-  juggle play harbour.ts --seed 12 --dial swell=20`,
+  juggle play harbor.ts
+  juggle play harbor.ts --port 4646
+  juggle play harbor.ts --seed 12 --dial swell=20`,
     )
     .action(async (file: string, options: Pick<RunArguments, 'seed' | 'dial' | 'input'> & { port?: number }) => {
       // Loaded only here: no other command should wait for it.

@@ -51,11 +51,11 @@ The output's name says what is made:
   frames/%04d.png               one file per frame, also .svg; --resume continues
 
 Examples:
-  juggle render harbour.ts -o harbour.png
-  juggle render harbour.ts -o late.svg --seconds 4.5
-  juggle render harbour.ts -o harbour.gif --size 480x270
-  juggle render harbour.ts -o frames/%04d.png --frames 0..299 --resume
-  juggle render harbour.ts -o other.png --seed new --dial swell=20`,
+  juggle render harbor.ts -o harbor.png
+  juggle render harbor.ts -o late.svg --seconds 4.5
+  juggle render harbor.ts -o harbor.gif --size 480x270
+  juggle render harbor.ts -o frames/%04d.png --frames 0..299 --resume
+  juggle render harbor.ts -o other.png --seed new --dial swell=20`,
     )
     .action(async (file: string, { output, ...options }: RenderArguments & { output: string }) => {
       const done = await renderFile(file, output, options);

@@ -46,10 +46,10 @@ export function stripCommand(): Command {
       'after',
       `
 Examples:
-  juggle strip harbour.ts -o harbour.png
-  juggle strip harbour.ts -o start.png --frames 0..29 --count 6 --columns 3
-  juggle strip harbour.ts -o turns.png --pick 0,45,90,135
-  juggle strip harbour.ts -o seeds.png --seeds 1..12 --frame 30`,
+  juggle strip harbor.ts -o harbor.png
+  juggle strip harbor.ts -o start.png --frames 0..29 --count 6 --columns 3
+  juggle strip harbor.ts -o turns.png --pick 0,45,90,135
+  juggle strip harbor.ts -o seeds.png --seeds 1..12 --frame 30`,
     )
     .action(async (file: string, options: StripArguments) => {
       const progress = new Progress('frames', options.quiet === true);

@@ -4,7 +4,7 @@ import { SketchError } from '../error.ts';
 import { describe } from './describe.ts';
 import { writeAtomically } from './write-atomically.ts';
 
-/** Where the values of a sketch's dials are kept: beside it, `harbour.dials.json` for `harbour.ts`. */
+/** Where the values of a sketch's dials are kept: beside it, `harbor.dials.json` for `harbor.ts`. */
 export function dialFile(sketch: string): string {
   const { dir, name } = path.parse(sketch);
   return path.join(dir, `${name}.dials.json`);

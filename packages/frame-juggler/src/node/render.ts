@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os';
 import { SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
-import { anything, callable, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
+import { anything, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
@@ -42,10 +42,6 @@ const renderTable = {
   overwrite: optional(toggle, false),
   /** How many threads draw; as many as there are cores if left out. */
   workers: optional(whole(1)),
-  /** Stops the work after the frame at hand. */
-  signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
-  /** Called after every frame that is there: how many of how many. */
-  onProgress: optional(callable<(done: number, total: number) => void>()),
   /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
   source: optional(anything),
 };

@@ -9,6 +9,7 @@ import { timeLimit } from './time-limit.ts';
 
 const isObject = (value: unknown): boolean => typeof value === 'object' && value !== null;
 
+/** How a sketch is run for an output, and how its progress is heard of and stopped. */
 export const runSettingsTable = {
   /** The seed of its chance; the input track's or the sketch's own if left out. */
   seed: optional(whole(0)),
@@ -28,6 +29,10 @@ export const runSettingsTable = {
   timeLimit: optional(length, 0),
   /** Called as each of the sketch's files has been loaded. */
   onLoad: optional(callable<LoadListener>()),
+  /** Stops the work after the frame at hand. */
+  signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
+  /** Called after every frame that is done: how many of how many. */
+  onProgress: optional(callable<(done: number, total: number) => void>()),
 };
 type RunSettings = Complete<typeof runSettingsTable>;
 

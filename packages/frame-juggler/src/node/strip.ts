@@ -1,6 +1,6 @@
 import { SketchError } from '../error.ts';
 import { layOutStrip, type StripTile } from '../formats/strip.ts';
-import { callable, kindOf, listOf, whole } from '../schema/kind.ts';
+import { listOf, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
@@ -27,10 +27,6 @@ const stripTable = {
   columns: optional(whole(1)),
   /** How many pixels wide each frame is. */
   tile: optional(whole(1), 300),
-  /** Stops the work after the frame at hand. */
-  signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
-  /** Called after every frame that was worked out: how many of how many. */
-  onProgress: optional(callable<(done: number, total: number) => void>()),
 };
 const stripOptions = schemaOf({ ...runSettingsTable, ...stripTable }, '{ count: 8, tile: 300 }');
 /** How a strip is made. */

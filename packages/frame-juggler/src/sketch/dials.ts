@@ -147,11 +147,11 @@ export const dialMap: Kind<DialMap> = mapOf(
 
 /** The value of every dial: its own first value, or the one that is given under its name. */
 export function dialValues(map: DialMap, values: Readonly<Record<string, unknown>> = {}): Record<string, unknown> {
-  for (const name in values) dialNamed(map, name);
+  for (const name of Object.keys(values)) dialNamed(map, name);
   return Object.fromEntries(
     Object.entries(map).map(([name, { initial, read }]) => [
       name,
-      name in values ? read('dials', name, values[name]) : initial,
+      Object.hasOwn(values, name) ? read('dials', name, values[name]) : initial,
     ]),
   );
 }

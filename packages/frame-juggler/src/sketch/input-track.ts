@@ -99,6 +99,10 @@ export function readTrack(file: string, content: string): InputTrack {
 /** A track as a run's source: the same events in the same frames. */
 export function playTrack({ events }: InputTrack): InputSource {
   const byFrame = new Map<number, InputEvent[]>();
-  for (const { frame, ...what } of events) byFrame.set(frame, [...(byFrame.get(frame) ?? []), what as InputEvent]);
+  for (const { frame, ...what } of events) {
+    let together = byFrame.get(frame);
+    if (together === undefined) byFrame.set(frame, (together = []));
+    together.push(what as InputEvent);
+  }
   return { take: (frame) => byFrame.get(frame) ?? [] };
 }

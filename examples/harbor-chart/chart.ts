@@ -1,5 +1,5 @@
 /*
- * A chart of the harbour: depths from a table of soundings, names set straight and along the land, a compass rose made
+ * A chart of the harbor: depths from a table of soundings, names set straight and along the land, a compass rose made
  * by turning in a loop, a scale bar, and the fairway with its lights.
  */
 import { asset, defineSketch, type Canvas, type Point } from 'frame-juggler';
@@ -46,12 +46,12 @@ const taken = [
   [30, 460, 270, 570],
 ] as const;
 
-/** Metres large, tenths small and lower, as charts have it. */
+/** Meters large, tenths small and lower, as charts have it. */
 function sounding(canvas: Canvas, x: number, y: number, depth: number): void {
   // Where something else is written, no depth is.
   if (taken.some(([left, top, right, bottom]) => x > left && x < right && y > top && y < bottom)) return;
-  const [metres, tenths] = depth.toFixed(1).split('.');
-  canvas.text(metres, { at: [x, y], anchor: 'baseline-right', size: 15, fill: ink });
+  const [meters, tenths] = depth.toFixed(1).split('.');
+  canvas.text(meters, { at: [x, y], anchor: 'baseline-right', size: 15, fill: ink });
   canvas.text(tenths, { at: [x + 1, y + 3], anchor: 'baseline-left', size: 10, fill: ink });
 }
 
@@ -131,7 +131,7 @@ function scaleBar(canvas: Canvas, at: Point): void {
         stroke: { color: ink, width: 1 },
       });
     for (let i = 0; i <= 4; i++) canvas.text(i * 100, { at: [i * 50, -6], anchor: 'baseline', size: 12, fill: ink });
-    canvas.text('metres', { at: [214, 4], anchor: 'left', size: 12, fill: ink });
+    canvas.text('meters', { at: [214, 4], anchor: 'left', size: 12, fill: ink });
   });
 }
 
@@ -139,7 +139,7 @@ function title(canvas: Canvas): void {
   canvas.rect({ from: [34, 470], to: [264, 566], corners: 4, fill: paper, stroke: { color: ink, width: 1.4 } });
   canvas.text('PELLAN QUAY', { at: [149, 496], size: 25, weight: 'bold', fill: ink });
   canvas.text('and its approaches', { at: [149, 519], size: 15, fill: ink });
-  canvas.text('Depths in metres below the lowest tide. Made up for Frame Juggler: not to be used at sea.', {
+  canvas.text('Depths in meters below the lowest tide. Made up for Frame Juggler: not to be used at sea.', {
     at: [149, 545],
     size: 10,
     maxWidth: 206,
