@@ -19,6 +19,12 @@ describe('random', () => {
     );
   });
 
+  test('gives points that a sketch may move', () => {
+    const gull = seededRandom(2).point({ from: [5, 5], to: [5, 5] });
+    gull.x += 40;
+    expect(gull).toEqual({ x: 45, y: 5 });
+  });
+
   test('has the mean and the spread that it should', () => {
     const random = seededRandom(3);
     const values = random.times(20_000, () => random.normal(10, 2));

@@ -18,7 +18,7 @@ import { tiltPlane, transformPlane, type Plane } from '../geometry/space.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import type { PictureFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
-import { callable, convertedLater, finite, kindOf, name } from '../schema/kind.ts';
+import { callable, convertedLater, degrees, finite, kindOf, name } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { addGridLines, gridNumbers, gridOptions, layOutGrid, type GridOptions } from '../shapes/grid.ts';
@@ -75,7 +75,7 @@ const groupTable = {
   /** Moves the origin, in units. */
   translate: optional(point),
   /** Turns, in degrees, clockwise. */
-  rotate: optional(finite),
+  rotate: optional(degrees),
   /** Leans the plane out of the screen about its x and its y axis, in degrees. */
   tilt: optional(pair),
   /** Leans the x axis and the y axis, in degrees. */
@@ -284,8 +284,8 @@ export class Canvas {
   }
 
   /** Turns by degrees, clockwise, about the origin or the point `about`. */
-  rotate(degrees: number, options?: AboutOptions): void {
-    this.addAbout('rotate', rotation(finite.read('rotate', 'degrees', degrees)), options);
+  rotate(angle: number, options?: AboutOptions): void {
+    this.addAbout('rotate', rotation(degrees.read('rotate', 'angle', angle)), options);
   }
 
   /** Grows by a factor, or one for each axis, about the origin or the point `about`. */

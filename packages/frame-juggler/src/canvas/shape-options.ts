@@ -2,7 +2,7 @@ import { fail } from '../error.ts';
 import { aboutPoint, identity, multiply, rotation, scaling, type Matrix } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
 import type { PathWriter } from '../geometry/path-writer.ts';
-import { finite, name } from '../schema/kind.ts';
+import { degrees, finite, name } from '../schema/kind.ts';
 import { bothOf, factors, type Pair } from '../schema/point.ts';
 import { optional, Schema, type Options, type Table } from '../schema/schema.ts';
 import type { Outline, ShapeKind, Surroundings } from '../shapes/kind.ts';
@@ -11,7 +11,7 @@ import { styleTable, type StyleOptions } from './style.ts';
 
 const ownTable = {
   /** A turn about its pin, in degrees, clockwise. */
-  rotate: optional(finite),
+  rotate: optional(degrees),
   /** A growth about its pin: a factor, or one for each axis. */
   scale: optional(factors),
   /** A name, for `explain`, for hits and for people. */

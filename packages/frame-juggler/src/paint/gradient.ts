@@ -1,6 +1,6 @@
 import type { Box } from '../geometry/box.ts';
 import type { Matrix } from '../geometry/matrix.ts';
-import { finite, length, oneOf } from '../schema/kind.ts';
+import { degrees, length, oneOf } from '../schema/kind.ts';
 import { pairOf, point, type Pair } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { readStops, stops, type PackedColor, type Stop } from './color.ts';
@@ -71,7 +71,7 @@ const conicTable = {
   /** The point that the colors go round. */
   at: point,
   /** Where they begin and end, in degrees, 0 along +x. */
-  start: optional(finite, 0),
+  start: optional(degrees, 0),
 };
 
 export type LinearGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof linearTable>;

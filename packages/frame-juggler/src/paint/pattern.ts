@@ -1,6 +1,6 @@
 import { fail } from '../error.ts';
 import { inverse, multiply, rotation, scaling, translation, type Matrix } from '../geometry/matrix.ts';
-import { finite, toggle } from '../schema/kind.ts';
+import { degrees, toggle } from '../schema/kind.ts';
 import { bothOf, lengths, point, xOf, yOf } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { readPicture, type Picture } from './picture.ts';
@@ -18,7 +18,7 @@ const patternTable = {
   /** The size of one tile, in units; that of the picture if left out. */
   size: optional(lengths),
   /** A turn of the whole pattern, in degrees, clockwise. */
-  rotate: optional(finite, 0),
+  rotate: optional(degrees, 0),
   /** Where a tile has its corner. */
   at: optional(point, [0, 0]),
   /** Whether it is scaled smoothly (true) or in crisp pixels. */

@@ -82,6 +82,9 @@ const notNumber = (value: unknown): string =>
 /** Any finite number. */
 export const finite = kindOf<number>('a finite number', Number.isFinite, notNumber);
 
+/** An angle in degrees, however many turns. */
+export const degrees = kindOf<number>('a finite number of degrees', Number.isFinite, notNumber);
+
 /** A finite number that is not negative. */
 export const length = kindOf<number>(
   'a number, 0 or more',

@@ -4,10 +4,10 @@ import { Kind, kindOf, length } from './kind.ts';
 export type Point = readonly [number, number] | { readonly x: number; readonly y: number };
 /** A pair of numbers, x first. */
 export type Pair = readonly [number, number];
-/** A point as the library gives it back. */
+/** A point as the library gives it back: the caller's own, to be moved as well. */
 export interface Place {
-  readonly x: number;
-  readonly y: number;
+  x: number;
+  y: number;
 }
 
 export function isPoint(value: unknown): boolean {
@@ -54,10 +54,13 @@ const isNumberPair = (value: unknown): boolean =>
   Number.isFinite(value) ||
   (Array.isArray(value) && value.length === 2 && Number.isFinite(value[0]) && Number.isFinite(value[1]));
 
+const notNumberPair = (value: unknown): string =>
+  Array.isArray(value)
+    ? 'is not a pair of finite numbers'
+    : `is not ${typeof value === 'number' ? 'finite' : 'a number or a pair'}`;
+
 /** One number for both axes, or a pair `[x, y]`. */
-export const factors = kindOf<number | Pair>('a finite number or [x, y]', isNumberPair, (value) =>
-  Array.isArray(value) ? 'is not a pair of finite numbers' : 'is not a number or a pair',
-);
+export const factors = kindOf<number | Pair>('a finite number or [x, y]', isNumberPair, notNumberPair);
 
 /** A pair of numbers `[x, y]`. */
 export const pair = kindOf<Pair>(
@@ -70,7 +73,7 @@ export const pair = kindOf<Pair>(
 export const lengths = kindOf<number | Pair>(
   'a number or [width, height], 0 or more',
   (value) => (Array.isArray(value) ? isNumberPair(value) && value[0] >= 0 && value[1] >= 0 : length.allows(value)),
-  (value) => (isNumberPair(value) ? 'is negative' : 'is not a number or a pair'),
+  (value) => (isNumberPair(value) ? 'is negative' : notNumberPair(value)),
 );
 
 /** What `factors` and `lengths` allow, as a pair. */

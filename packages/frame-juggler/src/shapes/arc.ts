@@ -1,4 +1,4 @@
-import { finite, length, oneOf } from '../schema/kind.ts';
+import { degrees, length, oneOf } from '../schema/kind.ts';
 import { bothOf, lengths } from '../schema/point.ts';
 import { type Form, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
@@ -6,9 +6,9 @@ import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
 
 const table = {
   /** Where it begins, in degrees: 0 along +x, clockwise. */
-  start: finite,
+  start: degrees,
   /** Where it ends, in degrees; below `start` it runs the other way. */
-  end: finite,
+  end: degrees,
   /** Joins its ends: straight (`chord`), or through the middle (`sector`); open if left out. */
   close: optional(oneOf('chord', 'sector')),
 };

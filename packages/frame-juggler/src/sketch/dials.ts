@@ -128,7 +128,7 @@ export const dial = {
     return makeDial(initial, options, { type: 'text' }, (...asked) => text.read(...asked));
   },
   /** A point of the canvas. */
-  point(initial: Point, options: DialOptions = {}): Dial<Place> {
+  point(initial: Point, options: DialOptions = {}): Dial<Readonly<Place>> {
     dialOptions.check('dial.point', options);
     return makeDial(initial, options, { type: 'point' }, (...asked) => {
       const at = point.read(...asked);
