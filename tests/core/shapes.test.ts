@@ -1,7 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import fc from 'fast-check';
 import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
-import { parsePathData } from '../../packages/frame-juggler/src/geometry/path-data.ts';
 import { boundsOf, defineShape, required, type Box } from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, inkArea, picture, pixel, record, type Recorded } from '../helpers.ts';
 
@@ -121,46 +119,5 @@ describe('shapes', () => {
       '10',
     ]);
     expect(errorOf(() => record((canvas) => canvas.grid({ spacing: 0 })))).toMatch('spacing');
-  });
-});
-
-describe('SVG path data', () => {
-  const box = (data: string): number[] => sides(pathBox(parsePathData('path', data)));
-
-  test('absolute and relative commands, packed as tightly as SVG allows', () => {
-    near(box('M10 10H20V30h-5v-5L12,25z'), [10, 10, 20, 30]);
-    expect(parsePathData('path', 'M1-2.5.5.5')).toEqual(parsePathData('path', 'M 1, -2.5 L 0.5, 0.5'));
-  });
-
-  test('arcs reach their end points, whatever their flags', () => {
-    for (const flags of ['00', '01', '10', '11']) {
-      const path = parsePathData('path', `M10 20a15 9 30 ${flags}12 7`);
-      const { left, right } = pathBox(path);
-      expect(Array.from(path).slice(0, 3)).toEqual([0, 10, 20]);
-      expect(left <= 10 && right >= 22 - 1e-9).toBe(true);
-    }
-    near(box('M0 0a5 5 0 0 1 10 0'), [0, -5, 10, 0]);
-    near(box('M0 0A2 2 0 0 0 10 0'), [0, 0, 10, 5]);
-  });
-
-  test('smooth curves mirror the control point before them', () => {
-    expect(parsePathData('path', 'M0 0C0 5 5 5 5 0S10-5 10 0')).toEqual(
-      parsePathData('path', 'M0 0C0 5 5 5 5 0C5-5 10-5 10 0'),
-    );
-    expect(parsePathData('path', 'M0 0Q5 5 10 0T20 0')).toEqual(parsePathData('path', 'M0 0Q5 5 10 0Q15-5 20 0'));
-  });
-
-  test('what cannot be read is said with its place', () => {
-    expect(errorOf(() => parsePathData('path', 'M10 10 X5'))).toMatch('cannot be read at character 9');
-    expect(errorOf(() => parsePathData('path', 'L10 10'))).toMatch('expected M, where the outline begins');
-    fc.assert(
-      fc.property(fc.string(), (text) => {
-        try {
-          parsePathData('path', text);
-        } catch (error) {
-          expect((error as Error).name).toBe('SketchError');
-        }
-      }),
-    );
   });
 });
