@@ -1,12 +1,21 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { flatten } from '../../packages/frame-juggler/src/geometry/flatten.ts';
-import { apply, multiply, rotation, scaling, type Matrix } from '../../packages/frame-juggler/src/geometry/matrix.ts';
+import {
+  apply,
+  identity,
+  multiply,
+  rotation,
+  scaling,
+  translation,
+  type Matrix,
+} from '../../packages/frame-juggler/src/geometry/matrix.ts';
 import {
   arc,
   close,
   cubic,
   ellipsePoint,
+  line,
   move,
   pathBox,
   quad,
@@ -39,8 +48,8 @@ const number = fc.double({ min: -100, max: 100, noNaN: true });
 const spot = fc.tuple(number, number);
 const length = fc.double({ min: 0.1, max: 100, noNaN: true });
 const matrix = fc
-  .tuple(number, length, length)
-  .map(([turn, sx, sy]) => multiply(rotation(turn * 4), scaling(sx / 10, -sy / 5)));
+  .tuple(spot, number, length, length)
+  .map(([by, turn, sx, sy]) => [translation(...by), rotation(turn * 4), scaling(sx / 10, -sy / 5)].reduce(multiply));
 const curve = fc.oneof(
   fc.tuple(spot, spot).map((spots) => [quad, ...spots.flat()]),
   fc.tuple(spot, spot, spot).map((spots) => [cubic, ...spots.flat()]),
@@ -85,6 +94,29 @@ describe('flattening', () => {
     expect(points.length).toBeLessThan(2000);
     for (const y of [0, 25, 50, 100])
       expect(distance([50 - huge + Math.sqrt(huge * huge - (y - 50) ** 2), y], points)).toBeLessThan(0.021);
+  });
+
+  test('whatever is in sight is as fine as if all were', () => {
+    const side = fc.integer({ min: -400, max: 400 });
+    fc.assert(
+      fc.property(spot, curve, side, side, (start, command, left, top) => {
+        const window = { left, top, right: left + 60, bottom: top + 40 };
+        const grown: Matrix = [9, 2, -3, 8, 0, 0];
+        const path = [move, ...start, ...command];
+        const all = flat(path, grown, everywhere, 0.005);
+        const seen = flat(path, grown, window);
+        for (const [x, y] of all)
+          if (x >= left && x <= left + 60 && y >= top && y <= top + 40)
+            expect(distance([x, y], seen)).toBeLessThan(0.03);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('a subpath begins where the last one ended, or where an arc does', () => {
+    expect(flat([move, 1, 2, line, 3, 4, close, line, 5, 6], identity)).toEqual([[1, 2], [3, 4], [1, 2], [5, 6]]); // prettier-ignore
+    expect(flat([arc, 5, 5, 2, 2, 0, 0, 90], identity)[0]).toEqual([7, 5]);
+    expect(flat([move, 1, 1, arc, 5, 5, 2, 2, 0, 0, 90], identity).slice(0, 2)).toEqual([[1, 1], [7, 5]]); // prettier-ignore
   });
 
   test('the box of a path holds its lines, and touches them on every side', () => {
