@@ -17,7 +17,7 @@ export default defineSketch({
   paint(canvas, { progress, noise, dials, width, height }) {
     canvas.rect({ from: [0, 0], to: [width, height], fill: linearGradient({ from: [0, 0], to: [0, height], stops: [palette.shoal, palette.sail] }) }); // prettier-ignore
     clouds(canvas, progress, noise);
-    const rows = 7;
+    const rows = 6;
     for (let row = 0; row < rows; row++) line(canvas, row / (rows - 1), progress, noise, dials.wind);
   },
 });
@@ -27,8 +27,11 @@ function clouds(canvas: Canvas, progress: number, noise: Noise): void {
   for (let i = 0; i < 5; i++) {
     const x = ((i / 5 + progress) % 1) * (canvas.width + 300) - 150;
     const y = 60 + i * 74;
-    for (let puff = 0; puff < 6; puff++)
-      canvas.circle({ at: [x + (puff - 2.5) * 27, y + noise(i * 9, puff * 3) * 9], radius: 22 - Math.abs(puff - 2.5) * 4, fill: 'white', opacity: 0.4 }); // prettier-ignore
+    // Faded as one, or where two puffs meet would show.
+    canvas.group({ opacity: 0.5, fill: 'white', label: 'cloud' }, () => {
+      for (let puff = 0; puff < 6; puff++)
+        canvas.circle({ at: [x + (puff - 2.5) * 27, y + noise(i * 9, puff * 3) * 9], radius: 22 - Math.abs(puff - 2.5) * 4 }); // prettier-ignore
+    });
   }
 }
 
