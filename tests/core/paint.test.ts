@@ -6,6 +6,7 @@ import {
   pattern,
   picture as paintPicture,
   radialGradient,
+  rgb,
   type BlendMode,
   type Canvas,
   type PaintLike,
@@ -196,6 +197,22 @@ describe('blend modes', () => {
     }
   });
 
+  test.each(modes)('%s weighs both by their alpha', (mode) => {
+    const [source, backdrop, alphas, alphab] = [[204, 102, 51], [51, 153, 255], 0.6, 0.8] as const; // prettier-ignore
+    const drawn = picture(
+      (canvas) => {
+        canvas.rect({ from: [0, 0], to: [100, 100], fill: rgb(...backdrop, alphab) });
+        canvas.rect({ from: [0, 0], to: [100, 100], fill: rgb(...source, alphas), blend: mode });
+      },
+      { background: 0 },
+    );
+    const [cs, cb] = [source, backdrop].map((color) => color.map((byte) => byte / 255) as unknown as Rgb);
+    const alpha = alphas + alphab - alphas * alphab;
+    const mixed = formulas[mode](cb, cs);
+    const units = [0, 1, 2].map((i) => (alphas * (1 - alphab) * cs[i] + alphas * alphab * mixed[i] + (1 - alphas) * alphab * cb[i]) / alpha); // prettier-ignore
+    [...units, alpha].forEach((unit, i) => expect(Math.abs(pixel(drawn, 5, 5)[i] - unit * 255)).toBeLessThanOrEqual(2));
+  });
+
   test('on nothing, every mode is as normal', () => {
     const fill = (canvas: Canvas, blend: BlendMode): void =>
       canvas.rect({ from: [0, 0], to: [100, 100], fill: '#3366cc80', blend });
@@ -220,6 +237,26 @@ describe('groups as one picture', () => {
   test('opacity does not show what overlaps', () => {
     const faded = picture((canvas) => canvas.group({ opacity: 0.5 }, () => discs(canvas)));
     for (const x of [25, 50, 75]) expect([127, 128]).toContain(pixel(faded, x, 50)[0]);
+  });
+
+  test('a group that is a picture of its own but neither fades nor cuts anything changes no byte', () => {
+    const place = fc.integer({ min: -10, max: 110 });
+    const box = fc.record({ from: fc.tuple(place, place), to: fc.tuple(place, place), corners: fc.constantFrom(0, 6) });
+    fc.assert(
+      fc.property(fc.array(box, { minLength: 1, maxLength: 5 }), (boxes) => {
+        const paint = (canvas: Canvas): void => {
+          boxes.forEach((box, i) => canvas.rect({ ...box, fill: ['crimson', 'navy', 'gold'][i % 3] }));
+        };
+        const alone = picture((canvas) => canvas.group({ blend: 'multiply' }, () => paint(canvas)));
+        const clip = (region: Canvas): void => region.rect({ from: [-99, -99], to: [199, 199] });
+        const grouped = picture((canvas) =>
+          canvas.group({ clip }, () =>
+            canvas.group({ blend: 'multiply' }, () => canvas.group({ clip }, () => paint(canvas))),
+          ),
+        );
+        expect(Buffer.from(grouped.data).equals(Buffer.from(alone.data))).toBe(true);
+      }),
+    );
   });
 
   test('a clip keeps exactly its region, in the group’s own transform; one in another keeps both', () => {

@@ -88,6 +88,24 @@ describe('strokes', () => {
     expect(at({ width: 10, join: 'bevel' }, [60, 20])).toBeCloseTo(400, 0);
   });
 
+  test('are drawn out before they are transformed', () => {
+    const part = fc.integer({ min: -20, max: 20 }).map((tenths) => tenths / 10);
+    fc.assert(
+      fc.property(fc.tuple(part, part, part, part), ([a, b, c, d]) => {
+        const transform = [a, b, c, d, 50, 48] as const;
+        const drawn = picture((canvas) => {
+          canvas.transform(transform);
+          canvas.line({ from: [-12, 3], to: [9, 3], stroke: { color: 'black', width: 8 } });
+        });
+        const filled = picture((canvas) => {
+          canvas.transform(transform);
+          canvas.rect({ from: [-12, -1], to: [9, 7] });
+        });
+        drawn.data.forEach((byte, i) => byte === filled.data[i] || expect(Math.abs(byte - filled.data[i])).toBeLessThanOrEqual(1)); // prettier-ignore
+      }),
+    );
+  });
+
   test('a half-transparent outline and filling fade as one picture', () => {
     const disc = picture((canvas) =>
       canvas.circle({ at: [50, 50], radius: 30, fill: 'black', stroke: { color: 'black', width: 10 }, opacity: 0.5 }),
