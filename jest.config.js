@@ -3,5 +3,5 @@ export default {
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '\\.ts$': '<rootDir>/scripts/jest-transform.mjs' },
   testEnvironment: 'node',
-  testTimeout: 30_000,
+  testTimeout: 120_000,
 };

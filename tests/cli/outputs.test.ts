@@ -123,7 +123,7 @@ describe('many frames', () => {
 
 describe('when it cannot be done', () => {
   test('a step that throws: one message with its line, and the frames before it', async () => {
-    const { code, err } = await run('render', 'throws.ts', '-o', 'bad/%02d.png');
+    const { code, err } = await run('render', 'throws.ts', '-o', 'bad/%02d.png', '-q');
     expect([code, err]).toEqual([2, 'juggle: Error: squall (throws.ts:5:68, frame 57). bad/00.png to bad/56.png are there: --resume continues\n']);
     expect(frames('bad')).toHaveLength(57);
     const gif = await run('render', 'throws.ts', '-o', 'bad.gif');

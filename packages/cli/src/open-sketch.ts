@@ -8,7 +8,7 @@ import { load } from './load.ts';
 /** What of a render's options chooses its run. */
 type RunSettings = Pick<
   RenderOptions,
-  'seed' | 'width' | 'height' | 'density' | 'dials' | 'input' | 'timeLimit' | 'onLoad' | 'source'
+  'seed' | 'width' | 'height' | 'density' | 'dials' | 'input' | 'onLoad' | 'source'
 >;
 
 /** A sketch file, and its run as a command's options choose it. */
@@ -32,7 +32,6 @@ export async function openSketch(file: string, given: RunArguments, onLoad: Load
       ...(given.density !== undefined && { density: given.density }),
       dials,
       ...(input !== undefined && { input: input.track }),
-      timeLimit: given.patience ?? 10,
       onLoad,
       source: Buffer.concat([await readFile(file), Buffer.from(input?.text ?? '')]),
     },

@@ -10,6 +10,7 @@ const quietFor = 700;
 export class Progress {
   private readonly began = Date.now();
   private lastLine = this.began;
+  private lastFrame = 0;
   private bar: SingleBar | undefined;
 
   /** @param what is counted, "frames" */
@@ -28,6 +29,7 @@ export class Progress {
     if (this.quiet || total < 2) return;
     const now = Date.now();
     if (now - this.began < quietFor) return;
+    this.lastFrame = Infinity;
     const seconds = (now - this.began) / 1000;
     const rate = `${(done / seconds).toFixed(1)} ${this.what}/s`;
     const left = duration(((total - done) * seconds) / done);
@@ -45,6 +47,15 @@ export class Progress {
       this.lastLine = now;
       this.line(`${done} of ${total} ${this.what}, ${rate}, ${left} left`);
     }
+  }
+
+  /** Tells at which frame a run is that goes to a late one, where nothing else is told. */
+  onTheWay(frame: number): void {
+    const now = Date.now();
+    if (this.quiet || this.bar !== undefined || now - this.lastLine < lineEvery || frame <= this.lastFrame) return;
+    this.lastLine = now;
+    this.lastFrame = frame;
+    this.line(`On the way, at frame ${frame}`);
   }
 
   /** Ends the bar, so that other lines can follow. */

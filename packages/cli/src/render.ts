@@ -1,5 +1,5 @@
 import { Command, Option } from 'commander';
-import { formats, render, type Format, type Rendered, type RenderOptions } from 'frame-juggler/node';
+import { formats, type Format, type Rendered, type RenderOptions } from 'frame-juggler/node';
 import {
   addRunOptions,
   countOption,
@@ -12,9 +12,9 @@ import {
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
-import { openSketch } from './open-sketch.ts';
+import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
-import { outputName, report, stoppable } from './report.ts';
+import { outputName, report } from './report.ts';
 
 /** The options of `render`. */
 interface RenderArguments extends RunArguments, FrameArguments, ReportArguments {
@@ -66,16 +66,8 @@ Examples:
 /** Renders a sketch file, and says how far it is. */
 export async function renderFile(file: string, output: string, options: RenderArguments): Promise<Rendered> {
   const progress = new Progress('frames', options.quiet === true);
-  const { sketch, settings } = await openSketch(file, options, progress.loading);
   try {
-    return await stoppable((signal) =>
-      render(sketch, output, {
-        ...settings,
-        ...chosen(options),
-        signal,
-        onProgress: (done, total) => progress.at(done, total),
-      }),
-    );
+    return await runJob({ name: 'render', file, output, run: options, options: chosen(options) }, progress);
   } finally {
     progress.end();
   }

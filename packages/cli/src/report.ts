@@ -12,15 +12,3 @@ export function report(output: string, { json, quiet }: ReportArguments, facts: 
 export function outputName(output: string): string {
   return output === standardOutput ? 'standard output' : output;
 }
-
-/** Runs a job that Ctrl-C stops. */
-export async function stoppable<T>(job: (signal: AbortSignal) => Promise<T>): Promise<T> {
-  const stop = new AbortController();
-  const onSignal = (): void => stop.abort();
-  process.once('SIGINT', onSignal).once('SIGTERM', onSignal);
-  try {
-    return await job(stop.signal);
-  } finally {
-    process.off('SIGINT', onSignal).off('SIGTERM', onSignal);
-  }
-}

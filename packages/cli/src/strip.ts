@@ -1,5 +1,5 @@
 import { Command } from 'commander';
-import { strip, type Strip, type StripOptions } from 'frame-juggler/node';
+import type { Strip, StripOptions } from 'frame-juggler/node';
 import {
   addRunOptions,
   countOption,
@@ -12,9 +12,9 @@ import {
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
-import { openSketch } from './open-sketch.ts';
+import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
-import { outputName, report, stoppable } from './report.ts';
+import { outputName, report } from './report.ts';
 
 interface StripArguments extends RunArguments, ReportArguments {
   output: string;
@@ -53,13 +53,9 @@ Examples:
     )
     .action(async (file: string, options: StripArguments) => {
       const progress = new Progress('frames', options.quiet === true);
-      const { sketch, settings } = await openSketch(file, options, progress.loading);
-      const { source: _source, ...run } = settings;
-      const onProgress = (done: number, total: number): void => progress.at(done, total);
+      const { output } = options;
       try {
-        const result = await stoppable((signal) =>
-          strip(sketch, options.output, { ...run, ...chosen(options), signal, onProgress }),
-        );
+        const result = await runJob({ name: 'strip', file, output, run: options, options: chosen(options) }, progress);
         progress.end();
         report(options.output, options, result, inWords(result));
       } finally {

@@ -1,5 +1,7 @@
 export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
-export { render, Stopped } from './render.ts';
+export { render, Stopped, whatIsThere } from './render.ts';
+export { TookTooLong } from './time-limit.ts';
+export { removeUnfinished } from './unfinished.ts';
 export type { Rendered, RenderOptions } from './render.ts';
 export { formats } from './outputs/index.ts';
 export type { Format } from './outputs/index.ts';

@@ -47,6 +47,19 @@ export function pngEnd(): Uint8Array {
   return pngChunk('IEND', new Uint8Array(0));
 }
 
+/** Whether a PNG file is all there and undamaged: its chunks have the sums that they tell, up to its end. */
+export function isWholePng(bytes: Uint8Array): boolean {
+  const png = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
+  if (!png.subarray(0, 8).equals(signature)) return false;
+  for (let at = 8; at + 12 <= png.length;) {
+    const end = at + 12 + png.readUInt32BE(at);
+    if (end > png.length || crc32(png.subarray(at + 4, end - 4)) !== png.readUInt32BE(end - 4)) return false;
+    if (png.toString('latin1', at + 4, at + 8) === 'IEND') return end === png.length;
+    at = end;
+  }
+  return false;
+}
+
 export function wholeOf({ width, height }: Pick<Pixels, 'width' | 'height'>): PixelRect {
   return { x: 0, y: 0, width, height };
 }

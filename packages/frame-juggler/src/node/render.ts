@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os';
 import { SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
-import { anything, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
+import { anything, callable, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
@@ -44,6 +44,8 @@ const renderTable = {
   workers: optional(whole(1)),
   /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
   source: optional(anything),
+  /** Told of each process that is started, as encoders are. */
+  onProcess: optional(callable<(pid: number) => void>()),
 };
 const renderOptions = schemaOf({ ...runSettingsTable, ...renderTable }, '{ frames: [0, 59], density: 2 }');
 /** How a sketch is rendered. */
@@ -93,12 +95,15 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
   };
   try {
     await renderFrames(run, opened, { frames, pool, signal: read.signal, onFrame });
-    if (read.signal?.aborted === true) throw new Stopped(target, frames, done);
+    if (read.signal?.aborted === true) throw new Stopped(whatIsThere(output, frames[0], done));
     await opened.finish();
   } catch (error) {
     await opened.abandon();
+    // Stopped on the way to a frame.
+    if (read.signal?.aborted === true && !(error instanceof Stopped))
+      throw new Stopped(whatIsThere(output, frames[0], done));
     if (error instanceof SketchError && target.many && !(error instanceof Stopped))
-      error.message += `. ${whatIsThere(target, frames, done)}`;
+      error.message += `. ${whatIsThere(output, frames[0], done)}`;
     throw error;
   } finally {
     await pool.close();
@@ -156,12 +161,14 @@ export function rangeOf(run: Run, frames: readonly [number, number] | undefined)
 
 /** The work was stopped by its signal. */
 export class Stopped extends SketchError {
-  constructor(target: Target, frames: readonly [number, number], done: number) {
-    super({ problem: `stopped. ${whatIsThere(target, frames, done)}` });
+  /** @param whatIsThere what was written before, as a sentence */
+  constructor(readonly whatIsThere: string) {
+    super({ problem: `stopped. ${whatIsThere}` });
   }
 }
 
-function whatIsThere({ output }: Target, [first]: readonly [number, number], done: number): string {
+/** What a run of frames from `first` on has written once `done` of them are done, and it ended before its time. */
+export function whatIsThere(output: string, first: number, done: number): string {
   if (!isSequence(output)) return `Nothing was written to ${output}`;
   if (done === 0) return 'No frame is there yet';
   const last = frameFile(output, first + done - 1);

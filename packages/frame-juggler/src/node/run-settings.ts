@@ -1,6 +1,6 @@
 import type { LoadListener } from '../sketch/assets.ts';
 import { playTrack, type InputTrack } from '../sketch/input-track.ts';
-import { Run } from '../sketch/run.ts';
+import { Run, type RunCall } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
 import { optional, withoutUndefined, type Complete } from '../schema/schema.ts';
@@ -33,18 +33,61 @@ export const runSettingsTable = {
   signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
   /** Called after every frame that is done: how many of how many. */
   onProgress: optional(callable<(done: number, total: number) => void>()),
+  /** Called as each of the sketch's functions begins, and with nothing as it ends: for who watches from elsewhere. */
+  onCall: optional(callable<(call: RunCall | undefined) => void>()),
 };
 type RunSettings = Complete<typeof runSettingsTable>;
 
 /** A run of a sketch that reads files from disk. */
 export function openRun(sketch: Sketch, settings: RunSettings): Run {
-  const { seed, width, height, density, dials, input, timeLimit: seconds, onLoad } = settings;
+  const { seed, width, height, density, dials, input, timeLimit: seconds, onLoad, signal, onCall } = settings;
   return new Run(sketch, {
     ...withoutUndefined({ width, height, density, dials, onLoad }),
     // A track was recorded with a seed of its own, without which it need not fit.
     ...withoutUndefined({ seed: seed ?? input?.seed }),
     ...(input !== undefined && { input: () => playTrack(input) }),
-    ...(seconds > 0 && { limit: timeLimit(seconds) }),
+    ...((seconds > 0 || onCall !== undefined) && {
+      limit: watched(seconds > 0 ? timeLimit(seconds) : plainly, onCall),
+    }),
+    between: pauses(signal),
     host: fileHost,
   });
+}
+
+type Limit = <T>(call: () => T, what: RunCall) => T;
+
+const plainly: Limit = (call) => call();
+
+/** Calls within a limit, and tells of each. */
+function watched(limit: Limit, onCall: ((call: RunCall | undefined) => void) | undefined): Limit {
+  if (onCall === undefined) return limit;
+  return <T>(call: () => T, what: RunCall): T => {
+    const ends = (): void => onCall(undefined);
+    let result: T | undefined;
+    onCall(what);
+    try {
+      result = limit(call, what);
+    } finally {
+      if (!(result instanceof Promise)) ends();
+    }
+    return result instanceof Promise ? (result.finally(ends) as T) : result;
+  };
+}
+
+/** So long a run goes on at once before others get their turn, in milliseconds. */
+const turn = 20;
+
+/** Lets signals and progress through on a long way, and ends it once it is to be stopped. */
+function pauses(signal: AbortSignal | undefined): () => Promise<void> | void {
+  let last = performance.now();
+  return () => {
+    signal?.throwIfAborted();
+    if (performance.now() - last < turn) return undefined;
+    return new Promise((resolve) =>
+      setImmediate(() => {
+        last = performance.now();
+        resolve();
+      }),
+    );
+  };
 }

@@ -1,7 +1,10 @@
-import { open, readdir, rename, rm, type FileHandle } from 'node:fs/promises';
+import { write as writeAt } from 'node:fs';
+import { lstat, open, readlink, realpath, rename, stat, type FileHandle } from 'node:fs/promises';
 import path from 'node:path';
+import { promisify } from 'node:util';
 import { SketchError } from '../error.ts';
-import { describe } from './describe.ts';
+import { guardWriting } from './describe.ts';
+import { claim, withinClaim, type Claim } from './unfinished.ts';
 
 /** Where a file's bytes go. The file is there whole once it is committed, and not at all before. */
 export interface Sink {
@@ -13,32 +16,61 @@ export interface Sink {
   abandon(): Promise<void>;
 }
 
+export interface SinkOptions {
+  /** Whether what was written is written over later: where it cannot be, it is kept until it is whole. */
+  readonly patches?: boolean;
+  /** Whether the place is to be claimed; it need not be where it is part of a sequence that is. */
+  readonly claims?: boolean;
+}
+
 /** The name for standard output. */
 export const standardOutput = '-';
 
-export function openSink(output: string): Promise<Sink> {
-  return output === standardOutput ? Promise.resolve(new StandardOutput()) : FileSink.open(output);
+/**
+ * Opens a sink for an output: a file is written beside its place and then moved there; what is no file (standard
+ * output, a device, a pipe) is written through.
+ * @throws SketchError where nothing can be written there, or another render makes it at the moment
+ */
+export async function openSink(output: string, { patches = false, claims = true }: SinkOptions = {}): Promise<Sink> {
+  if (output === standardOutput) return new ThroughSink('standard output', 1, undefined, patches);
+  const place = await placeOf(output);
+  if (place === undefined) {
+    const handle = await guardWriting(output, () => open(output, 'w'));
+    return new ThroughSink(output, handle.fd, handle, patches);
+  }
+  const claimed = claims ? await claim(place) : withinClaim(place);
+  try {
+    return new FileSink(place, claimed, await guardWriting(output, () => open(claimed.unfinished, 'w')));
+  } catch (error) {
+    await claimed.release();
+    throw error;
+  }
 }
 
-/** A file is written beside its place and then moved there. */
-export function besideName(file: string): string {
-  return path.join(path.dirname(file), `.${path.basename(file)}.${process.pid}.part`);
+/** The file that an output is to be, where links lead; undefined where it is there and no file. */
+export async function placeOf(output: string): Promise<string | undefined> {
+  // Standard output and its like are files behind links that must not be followed: whoever holds them would not notice.
+  if (/^\/(dev|proc)\//.test(path.resolve(output))) return undefined;
+  const found = await stat(output).catch(() => undefined);
+  if (found?.isDirectory() === true)
+    throw new SketchError({ problem: `${output} could not be written: it is a folder` });
+  if (found !== undefined) return found.isFile() ? ((await isLink(output)) ? realpath(output) : output) : undefined;
+  if (!(await isLink(output))) return output;
+  return path.resolve(path.dirname(output), await readlink(output));
+}
+
+async function isLink(output: string): Promise<boolean> {
+  return (await lstat(output).catch(() => undefined))?.isSymbolicLink() === true;
 }
 
 class FileSink implements Sink {
   private length = 0;
 
-  private constructor(
+  constructor(
     private readonly file: string,
-    private readonly beside: string,
+    private readonly claimed: Claim,
     private readonly handle: FileHandle,
   ) {}
-
-  static async open(file: string): Promise<FileSink> {
-    const beside = besideName(file);
-    await removeLeftovers(path.dirname(file));
-    return guard(file, async () => new FileSink(file, beside, await open(beside, 'w')));
-  }
 
   write(bytes: Uint8Array): Promise<void> {
     const at = this.length;
@@ -47,90 +79,77 @@ class FileSink implements Sink {
   }
 
   patch(at: number, bytes: Uint8Array): Promise<void> {
-    return guard(this.file, async () => {
-      // A call may write less than it was given.
-      for (let done = 0; done < bytes.length;) {
-        const { bytesWritten } = await this.handle.write(bytes, done, bytes.length - done, at + done);
-        done += bytesWritten;
-      }
-    });
+    return guardWriting(this.file, () => writeAll(this.handle.fd, bytes, at));
   }
 
   async commit(): Promise<void> {
     try {
-      await guard(this.file, async () => {
+      await guardWriting(this.file, async () => {
         await this.handle.close();
-        await rename(this.beside, this.file);
+        await rename(this.claimed.unfinished, this.file);
       });
-    } catch (error) {
-      await this.abandon();
-      throw error;
+    } finally {
+      await this.claimed.release();
     }
   }
 
   async abandon(): Promise<void> {
     await this.handle.close().catch(() => undefined);
-    await rm(this.beside, { force: true }).catch(() => undefined);
+    await this.claimed.release();
   }
 }
 
-/** Standard output cannot be written over: all is kept until it is whole. */
-class StandardOutput implements Sink {
-  private parts: Buffer[] = [];
+/** What cannot be written over is written as it comes, or, where that must be, kept until it is whole. */
+class ThroughSink implements Sink {
+  private kept: Buffer[] = [];
+
+  constructor(
+    private readonly name: string,
+    private readonly fd: number,
+    private readonly handle: FileHandle | undefined,
+    private readonly patches: boolean,
+  ) {}
 
   write(bytes: Uint8Array): Promise<void> {
-    this.parts.push(Buffer.from(bytes));
+    if (!this.patches) return guardWriting(this.name, () => writeAll(this.fd, bytes));
+    this.kept.push(Buffer.from(bytes));
     return Promise.resolve();
   }
 
   patch(at: number, bytes: Uint8Array): Promise<void> {
-    const whole = Buffer.concat(this.parts);
+    const whole = Buffer.concat(this.kept);
     whole.set(bytes, at);
-    this.parts = [whole];
+    this.kept = [whole];
     return Promise.resolve();
   }
 
-  commit(): Promise<void> {
-    return new Promise((resolve, reject) => {
-      process.stdout.write(Buffer.concat(this.parts), (error) => {
-        if (error) reject(new SketchError({ problem: `standard output could not be written: ${error.message}` }));
-        else resolve();
-      });
-    });
+  async commit(): Promise<void> {
+    try {
+      for (const part of this.kept) await guardWriting(this.name, () => writeAll(this.fd, part));
+    } finally {
+      await this.abandon();
+    }
   }
 
-  abandon(): Promise<void> {
-    this.parts = [];
-    return Promise.resolve();
-  }
-}
-
-async function guard<T>(file: string, work: () => Promise<T>): Promise<T> {
-  try {
-    return await work();
-  } catch (error) {
-    throw new SketchError({ problem: `${file} could not be written: ${describe(error, path.dirname(file))}` });
+  async abandon(): Promise<void> {
+    this.kept = [];
+    await this.handle?.close().catch(() => undefined);
   }
 }
 
-const cleanedFolders = new Set<string>();
+const writeSome = promisify(writeAt);
+/** How long to wait for a pipe that is full, in milliseconds. */
+const fullPipe = 5;
 
-/** Takes away what a run that was killed left of its unfinished files; once for each folder. */
-async function removeLeftovers(folder: string): Promise<void> {
-  if (cleanedFolders.has(folder)) return;
-  cleanedFolders.add(folder);
-  const entries = await readdir(folder).catch(() => []);
-  for (const entry of entries) {
-    const pid = Number(/^\..+\.(\d+)\.part$/.exec(entry)?.[1] ?? NaN);
-    if (!Number.isNaN(pid) && !runs(pid)) await rm(path.join(folder, entry), { force: true }).catch(() => undefined);
-  }
-}
-
-function runs(pid: number): boolean {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return (error as NodeJS.ErrnoException).code === 'EPERM';
+/** Writes all of it: a call may write less than it was given, and a pipe may be full. */
+async function writeAll(fd: number, bytes: Uint8Array, at?: number): Promise<void> {
+  for (let done = 0; done < bytes.length;) {
+    const position = at === undefined ? null : at + done;
+    try {
+      done += (await writeSome(fd, bytes, done, bytes.length - done, position)).bytesWritten;
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== 'EAGAIN') throw error;
+      await new Promise((resolve) => setTimeout(resolve, fullPipe));
+    }
   }
 }

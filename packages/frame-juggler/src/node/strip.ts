@@ -8,7 +8,7 @@ import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
 import { provenance } from './provenance.ts';
-import { frameRange, rangeOf } from './render.ts';
+import { frameRange, rangeOf, Stopped } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 import { standardOutput } from './sink.ts';
 
@@ -58,9 +58,11 @@ export async function strip(sketch: Sketch, output: string, options: StripOption
       problem: `a strip cannot be written to ${output}`,
       expected: 'expected a .png file, or -',
     });
-  const { tiles, frames, seeds } = await (read.seeds === undefined
-    ? ofFrames(sketch, read)
-    : ofSeeds(sketch, read, read.seeds));
+  const { tiles, frames, seeds } = await (
+    read.seeds === undefined ? ofFrames(sketch, read) : ofSeeds(sketch, read, read.seeds)
+  ).catch((error: unknown) => {
+    throw read.signal?.aborted === true ? new Stopped('Nothing was written') : error;
+  });
   const picture = await layOutStrip(tiles, read.columns ?? suitingColumns(tiles));
   const { title } = sketch;
   const texts = provenance({ title, seed: seeds[0], frame: [Math.min(...frames), Math.max(...frames)] });
@@ -84,7 +86,7 @@ async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
   const total = Math.max(...frames) + 1;
   let shown = -1;
   for (const frame of [...new Set(frames)].sort((a, b) => a - b)) {
-    checkSignal(read.signal);
+    read.signal?.throwIfAborted();
     await run.drawTo(frame, shown, (painted) => surface.draw(painted));
     shown = frame;
     const text = `${frame} · ${(frame / sketch.frameRate).toFixed(2)} s`;
@@ -99,7 +101,7 @@ async function ofSeeds(sketch: Sketch, read: Read, [first, last]: readonly [numb
   const seeds = Array.from({ length: last - first + 1 }, (_, index) => first + index);
   const tiles: StripTile[] = [];
   for (const seed of seeds) {
-    checkSignal(read.signal);
+    read.signal?.throwIfAborted();
     const run = openTiled(sketch, { ...read, seed });
     const surface = new RasterSurface();
     await run.drawTo(read.frame, -1, (painted) => surface.draw(painted));
@@ -122,10 +124,6 @@ function checkCount(count: number): void {
       problem: `a strip of ${count} pictures is too long`,
       expected: `expected at most ${maxTiles}`,
     });
-}
-
-function checkSignal(signal: AbortSignal | undefined): void {
-  if (signal?.aborted === true) throw new SketchError({ problem: 'stopped. Nothing was written' });
 }
 
 /** Frames spread evenly from the first to the last, both of them among them. */

@@ -21,7 +21,7 @@ export function timeLimit(seconds: number): <T>(call: () => T, what: RunCall) =>
       result = script.runInThisContext({ timeout: Math.max(1, Math.round(seconds * 1000)) }) as T;
     } catch (error) {
       const code = error instanceof Error && 'code' in error ? error.code : undefined;
-      if (code === 'ERR_SCRIPT_EXECUTION_TIMEOUT') throw new TookTooLong(what, seconds);
+      if (code === 'ERR_SCRIPT_EXECUTION_TIMEOUT') throw tookTooLong(what, seconds);
       throw error;
     } finally {
       host[called] = outer;
@@ -33,7 +33,7 @@ export function timeLimit(seconds: number): <T>(call: () => T, what: RunCall) =>
 async function within<T>(promise: Promise<T>, seconds: number, what: RunCall): Promise<T> {
   let timer: NodeJS.Timeout | undefined;
   const late = new Promise<never>((_, reject) => {
-    timer = setTimeout(() => reject(new TookTooLong(what, seconds)), seconds * 1000);
+    timer = setTimeout(() => reject(tookTooLong(what, seconds)), seconds * 1000);
   });
   try {
     return await Promise.race([promise, late]);
@@ -42,11 +42,15 @@ async function within<T>(promise: Promise<T>, seconds: number, what: RunCall): P
   }
 }
 
+function tookTooLong({ sketch, frame, name }: RunCall, seconds: number): TookTooLong {
+  return new TookTooLong(sketch.title, frame, name, seconds);
+}
+
 /** One of the sketch's functions took too long. */
-class TookTooLong extends SketchError {
-  constructor({ sketch, frame, name }: RunCall, seconds: number) {
+export class TookTooLong extends SketchError {
+  constructor(title: string, frame: number, name: RunCall['name'], seconds: number) {
     super({
-      problem: `${sketch.title}: frame ${frame} never finished: ${name} was stopped after ${seconds} s`,
+      problem: `${title}: frame ${frame} never finished: ${name} was stopped after ${seconds} s`,
       expected: 'look for a loop that never ends, or give it longer with --patience',
     });
   }

@@ -1,8 +1,8 @@
-import { openSink } from './sink.ts';
+import { openSink, type SinkOptions } from './sink.ts';
 
 /** Writes a file whole or not at all. `-` is standard output. */
-export async function writeAtomically(file: string, bytes: Uint8Array): Promise<void> {
-  const sink = await openSink(file);
+export async function writeAtomically(file: string, bytes: Uint8Array, options: SinkOptions = {}): Promise<void> {
+  const sink = await openSink(file, options);
   try {
     await sink.write(bytes);
   } catch (error) {

@@ -39,7 +39,7 @@ interface Channel {
 /** A color function: its channels by the package's letters, in the order of CSS, and the way to sRGB. */
 interface ColorFunction {
   readonly channels: Readonly<Record<string, Channel>>;
-  readonly toRgb: (channels: never) => Rgb;
+  readonly toRgb: (channels: Readonly<Record<string, number>>) => Rgb;
 }
 
 const hue: Channel = { divisor: 1, whole: undefined };
@@ -52,41 +52,37 @@ const axis = (whole: number): Channel => ({ divisor: 1, whole });
 const rgbUnits = { r: unit, g: unit, b: unit };
 const xyzUnits = { x: unit, y: unit, z: unit };
 
-const through =
-  <A, B, C>(first: (color: A) => B, second: (color: B) => C) =>
-  (color: A): C =>
-    second(first(color));
-const same = (color: Rgb): Rgb => color;
+/** The way to sRGB through the package's conversions, one after the other. */
+const way =
+  (...steps: readonly ((color: never) => unknown)[]): ColorFunction['toRgb'] =>
+  (color) =>
+    steps.reduce<unknown>((at, step) => step(at as never), color) as Rgb;
 
 /** The color functions of CSS, by name. */
-export const colorFunctions = {
-  rgb: { channels: { r: byte, g: byte, b: byte }, toRgb: same },
-  hsl: { channels: { h: hue, s: { ...hundredth, min: 0 }, l: hundredth }, toRgb: convertHslToRgb },
-  hwb: { channels: { h: hue, w: hundredth, b: hundredth }, toRgb: convertHwbToRgb },
-  lab: { channels: { l: lightness(100), a: axis(125), b: axis(125) }, toRgb: convertLabToRgb },
-  lch: {
-    channels: { l: lightness(100), c: chroma(150), h: hue },
-    toRgb: through(convertLchToLab, convertLabToRgb),
-  },
-  oklab: { channels: { l: lightness(1), a: axis(0.4), b: axis(0.4) }, toRgb: convertOklabToRgb },
-  oklch: {
-    channels: { l: lightness(1), c: chroma(0.4), h: hue },
-    toRgb: through(convertLchToLab, convertOklabToRgb),
-  },
-} satisfies Record<string, ColorFunction>;
+export const colorFunctions: Readonly<
+  Record<'rgb' | 'hsl' | 'hwb' | 'lab' | 'lch' | 'oklab' | 'oklch', ColorFunction>
+> = {
+  rgb: { channels: { r: byte, g: byte, b: byte }, toRgb: way() },
+  hsl: { channels: { h: hue, s: { ...hundredth, min: 0 }, l: hundredth }, toRgb: way(convertHslToRgb) },
+  hwb: { channels: { h: hue, w: hundredth, b: hundredth }, toRgb: way(convertHwbToRgb) },
+  lab: { channels: { l: lightness(100), a: axis(125), b: axis(125) }, toRgb: way(convertLabToRgb) },
+  lch: { channels: { l: lightness(100), c: chroma(150), h: hue }, toRgb: way(convertLchToLab, convertLabToRgb) },
+  oklab: { channels: { l: lightness(1), a: axis(0.4), b: axis(0.4) }, toRgb: way(convertOklabToRgb) },
+  oklch: { channels: { l: lightness(1), c: chroma(0.4), h: hue }, toRgb: way(convertLchToLab, convertOklabToRgb) },
+};
 
 /** The color spaces of `color()`, by name. */
-const colorSpaces = {
-  srgb: { channels: rgbUnits, toRgb: same },
-  'srgb-linear': { channels: rgbUnits, toRgb: convertLrgbToRgb },
-  'display-p3': { channels: rgbUnits, toRgb: through(convertP3ToXyz65, convertXyz65ToRgb) },
-  'a98-rgb': { channels: rgbUnits, toRgb: through(convertA98ToXyz65, convertXyz65ToRgb) },
-  'prophoto-rgb': { channels: rgbUnits, toRgb: through(convertProphotoToXyz50, convertXyz50ToRgb) },
-  rec2020: { channels: rgbUnits, toRgb: through(convertRec2020ToXyz65, convertXyz65ToRgb) },
-  xyz: { channels: xyzUnits, toRgb: convertXyz65ToRgb },
-  'xyz-d50': { channels: xyzUnits, toRgb: convertXyz50ToRgb },
-  'xyz-d65': { channels: xyzUnits, toRgb: convertXyz65ToRgb },
-} satisfies Record<string, ColorFunction>;
+const colorSpaces: Readonly<Record<string, ColorFunction>> = {
+  srgb: { channels: rgbUnits, toRgb: way() },
+  'srgb-linear': { channels: rgbUnits, toRgb: way(convertLrgbToRgb) },
+  'display-p3': { channels: rgbUnits, toRgb: way(convertP3ToXyz65, convertXyz65ToRgb) },
+  'a98-rgb': { channels: rgbUnits, toRgb: way(convertA98ToXyz65, convertXyz65ToRgb) },
+  'prophoto-rgb': { channels: rgbUnits, toRgb: way(convertProphotoToXyz50, convertXyz50ToRgb) },
+  rec2020: { channels: rgbUnits, toRgb: way(convertRec2020ToXyz65, convertXyz65ToRgb) },
+  xyz: { channels: xyzUnits, toRgb: way(convertXyz65ToRgb) },
+  'xyz-d50': { channels: xyzUnits, toRgb: way(convertXyz50ToRgb) },
+  'xyz-d65': { channels: xyzUnits, toRgb: way(convertXyz65ToRgb) },
+};
 
 /** The names of CSS's colors, for suggestions. */
 export const colorNames = [...Object.keys(colorsNamed), 'transparent'];
@@ -136,7 +132,7 @@ function convert({ channels, toRgb }: ColorFunction, words: readonly string[], a
   const opacity = readChannel(alpha.trim(), { ...unit, min: 0, max: 1 });
   if (opacity === undefined || values.includes(undefined)) return undefined;
   const color = Object.fromEntries(letters.map((letter, index) => [letter, values[index]]));
-  return { ...toRgb(color as never), alpha: opacity };
+  return { ...toRgb(color as Record<string, number>), alpha: opacity };
 }
 
 const valuePattern = /^([+-]?(?:\d+(?:\.\d+)?|\.\d+)(?:e[+-]?\d+)?)(%|deg|grad|rad|turn)?$/;

@@ -45,6 +45,8 @@ const runTable = {
   input: optional(callable<(run: Run) => InputSource>()),
   /** Calls the sketch's functions, for a host that limits how long one may take. */
   limit: optional(callable<<T>(call: () => T, what: RunCall) => T>()),
+  /** Called between the frames of a long way; the run waits for it, and ends with what it throws. */
+  between: optional(callable<() => Promise<void> | void>()),
 };
 /** What one run of a sketch is given. */
 export type RunOptions = Options<typeof runTable>;
@@ -176,6 +178,7 @@ export class Run {
         await draw(await this.paintHere(false));
       }
       while (this.at < target) {
+        await this.options.between?.();
         await this.moveOn();
         await draw(await this.paintHere(false));
       }
@@ -246,7 +249,10 @@ export class Run {
 
   private async move(target: number): Promise<void> {
     if (this.at < 0 || this.at > target) await this.begin();
-    while (this.at < target) await this.moveOn();
+    while (this.at < target) {
+      await this.options.between?.();
+      await this.moveOn();
+    }
   }
 
   private async paintHere(trace: boolean): Promise<Frame> {

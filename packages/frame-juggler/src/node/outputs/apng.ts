@@ -25,7 +25,7 @@ export async function openApng(file: string, setting: OutputSetting): Promise<Ou
   const { width, height, frameRate, repeat } = setting;
   const head = Buffer.concat(pngHead(setting, false, provenance({ ...setting, frame: setting.frames })));
   const [rate, per] = rational(frameRate);
-  const sink = await openSink(file);
+  const sink = await openSink(file, { patches: true });
   let pictures = 0;
   let chunks = 0;
   let shown: Shown | undefined;

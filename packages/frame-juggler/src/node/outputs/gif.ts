@@ -9,7 +9,7 @@ import type { Output, OutputSetting } from './output.ts';
 export async function openGif(file: string, setting: OutputSetting, pool: DrawPool): Promise<Output> {
   const comment = provenanceLines(provenance({ ...setting, frame: setting.frames }));
   const encoder = new GifEncoder({ ...setting, comment });
-  const sink = await openSink(file);
+  const sink = await openSink(file, { patches: true });
   await sink.write(encoder.head());
   /** When all is written that has been handed over. */
   let written = Promise.resolve();

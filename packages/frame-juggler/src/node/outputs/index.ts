@@ -38,12 +38,12 @@ const table = {
   mp4: {
     many: true,
     streams: false,
-    open: (output, setting, { chroma }) => openVideo(output, setting, '.mp4', chroma),
+    open: (output, setting, { chroma, onProcess }) => openVideo(output, setting, '.mp4', chroma, onProcess),
   },
   webm: {
     many: true,
     streams: false,
-    open: (output, setting, { chroma }) => openVideo(output, setting, '.webm', chroma),
+    open: (output, setting, { chroma, onProcess }) => openVideo(output, setting, '.webm', chroma, onProcess),
   },
 } satisfies Record<string, { many: boolean; streams: boolean; open: Open }>;
 
@@ -61,6 +61,8 @@ export interface Target {
 
 export interface OutputOptions extends SequenceOptions {
   readonly chroma: Chroma;
+  /** Told of each process that is started. */
+  readonly onProcess: ((pid: number) => void) | undefined;
 }
 
 /**
@@ -78,6 +80,11 @@ export function readTarget(output: string, format: Format | undefined): Target {
     });
   if (format !== undefined && extension !== '' && extension !== format)
     throw new SketchError({ problem: `${output} does not end like a file of --format ${format}` });
+  if (/%\d*d/.test(path.basename(output)) && !isSequence(output))
+    throw new SketchError({
+      problem: `${output} has a number that cannot be read`,
+      expected: 'expected %d, or %04d for at least four digits',
+    });
   const { many, streams } = table[found];
   if (isSequence(output) && many)
     throw new SketchError({

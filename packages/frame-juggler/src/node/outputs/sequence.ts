@@ -2,8 +2,10 @@ import { mkdir, readdir, readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
-import { writeAtomically } from '../write-atomically.ts';
+import { isWholePng } from '../png.ts';
 import { provenance, readProvenance, type Provenance } from '../provenance.ts';
+import { claim, type Claim } from '../unfinished.ts';
+import { writeAtomically } from '../write-atomically.ts';
 import type { Output, OutputSetting } from './output.ts';
 
 /** The place of the frame's number in a sequence's name: `%d`, or `%04d` for at least four digits. */
@@ -39,14 +41,31 @@ export async function openSequence(
 ): Promise<Output> {
   const folder = path.dirname(output);
   await mkdir(folder, { recursive: true }).catch((error: unknown) => {
-    throw new SketchError({ problem: `${folder} could not be made: ${describe(error, path.dirname(folder))}` });
+    throw new SketchError({ problem: `${folder} could not be made: ${describe(error, folder)}` });
   });
+  const claimed = await claim(output);
+  try {
+    return await sequenceIn(claimed, output, type, setting, { resume, overwrite });
+  } catch (error) {
+    await claimed.release();
+    throw error;
+  }
+}
+
+async function sequenceIn(
+  { release }: Claim,
+  output: string,
+  type: 'png' | 'svg',
+  setting: OutputSetting,
+  { resume, overwrite }: SequenceOptions,
+): Promise<Output> {
   const found = await framesThere(output);
   const others = found.filter(({ texts }) => texts.Run !== setting.fingerprint);
   if (others.length > 0 && !overwrite) throw ofAnotherRun(others);
   for (const { file, texts } of others) if (texts.Software === 'Frame Juggler') await rm(file, { force: true });
   const own = found.filter(({ frame, texts }) => texts.Run === setting.fingerprint && within(frame, setting.frames));
-  const there = new Set(resume ? own.map(({ frame }) => frame) : []);
+  // A frame that is cut or damaged is made once more, as one that is not there.
+  const there = new Set(resume ? own.filter(({ whole }) => whole).map(({ frame }) => frame) : []);
   // The last one is made once more, to see whether the sketch still paints what it did.
   const last = Math.max(...there);
   there.delete(last);
@@ -60,10 +79,10 @@ export async function openSequence(
           problem: `${file} is not what the sketch paints now: something it uses has changed since`,
           expected: 'expected --overwrite in place of --resume, or another folder',
         });
-      await writeAtomically(file, bytes);
+      await writeAtomically(file, bytes, { claims: false });
     },
-    finish: () => Promise.resolve(),
-    abandon: () => Promise.resolve(),
+    finish: release,
+    abandon: release,
   };
 }
 
@@ -71,6 +90,8 @@ interface FoundFrame {
   readonly frame: number;
   readonly file: string;
   readonly texts: Provenance;
+  /** Whether all of the file is there, and as it was written. */
+  readonly whole: boolean;
 }
 
 async function framesThere(output: string): Promise<FoundFrame[]> {
@@ -81,8 +102,10 @@ async function framesThere(output: string): Promise<FoundFrame[]> {
     if (!entry.startsWith(before) || !entry.endsWith(after)) continue;
     const number = entry.slice(before.length, entry.length - after.length);
     const file = path.join(folder, entry);
-    if (/^\d+$/.test(number) && frameFile(output, Number(number)) === file)
-      found.push({ frame: Number(number), file, texts: readProvenance(await readFile(file)) });
+    if (!/^\d+$/.test(number) || frameFile(output, Number(number)) !== file) continue;
+    const bytes = await readFile(file);
+    const whole = after.endsWith('.svg') ? /<\/svg>\s*$/.test(bytes.toString()) : isWholePng(bytes);
+    found.push({ frame: Number(number), file, texts: readProvenance(bytes), whole });
   }
   return found;
 }

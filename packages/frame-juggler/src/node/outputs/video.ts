@@ -1,12 +1,13 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { rename, rm } from 'node:fs/promises';
+import { rename } from 'node:fs/promises';
 import path from 'node:path';
 import { y4mHead, type Chroma } from '../../formats/y4m.ts';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
 import { provenance, provenanceLines } from '../provenance.ts';
-import { besideName } from '../sink.ts';
+import { placeOf } from '../sink.ts';
+import { claim } from '../unfinished.ts';
 import type { Output, OutputSetting } from './output.ts';
 
 /** The encoder that is asked for; one that takes the same arguments may stand in for it. */
@@ -28,8 +29,10 @@ export async function openVideo(
   setting: OutputSetting,
   extension: VideoExtension,
   chroma: Chroma,
+  onProcess?: (pid: number) => void,
 ): Promise<Output> {
-  const beside = besideName(file);
+  const place = (await placeOf(file)) ?? notAFile(file);
+  const { unfinished, release } = await claim(place);
   const { width, height, frameRate, title } = setting;
   // With color halved both sides must be even: a row or column more, as its neighbor is.
   const even = chroma === '420' && (width % 2 === 1 || height % 2 === 1);
@@ -45,27 +48,33 @@ export async function openVideo(
         '-metadata',
         `comment=${provenanceLines(provenance({ ...setting, frame: setting.frames })).replaceAll('\n', '; ')}`,
       ],
-      beside,
+      unfinished,
     ],
-    { stdio: ['pipe', 'ignore', 'pipe'] },
+    // In a group of its own: Ctrl-C is for us, and we tell the encoder.
+    { stdio: ['pipe', 'ignore', 'pipe'], detached: true },
   );
   let complaint = '';
   child.stderr.on('data', (data: Buffer) => (complaint += data.toString()));
   // A failed write shows when the encoder ends.
   child.stdin.on('error', () => undefined);
   const ended = new Promise<number>((resolve) => child.once('close', (code) => resolve(code ?? 1)));
-  await once(child, 'spawn').catch((error: unknown) => {
+  await once(child, 'spawn').catch(async (error: unknown) => {
+    await release();
     throw missing(file, error);
   });
+  onProcess?.(child.pid!);
+  void ended.then(endWithUs(child.pid!));
 
   const send = async (bytes: Uint8Array): Promise<void> => {
     if (child.exitCode !== null) throw failed(file, complaint);
     if (!child.stdin.write(bytes)) await Promise.race([once(child.stdin, 'drain'), ended]);
   };
   const abandon = async (): Promise<void> => {
-    child.kill();
+    // An encoder that waits for more does not hear a gentler signal.
+    child.stdin.destroy();
+    child.kill('SIGKILL');
     await ended;
-    await rm(beside, { force: true }).catch(() => undefined);
+    await release();
   };
   await send(y4mHead(width, height, frameRate, chroma));
   return {
@@ -77,10 +86,27 @@ export async function openVideo(
         await abandon();
         throw failed(file, complaint);
       }
-      await rename(beside, file);
+      await rename(unfinished, place);
+      await release();
     },
     abandon,
   };
+}
+
+/**
+ * Sees to it that a process does not outlive this one, even where this one is killed: a shell waits for the end of what
+ * it reads from us. Returns what calls that off.
+ */
+function endWithUs(pid: number): () => void {
+  if (process.platform === 'win32') return () => undefined;
+  const stdio = ['pipe', 'ignore', 'ignore'] as const;
+  const watcher = spawn('sh', ['-c', `read -r _; kill -9 ${pid}`], { stdio: [...stdio], detached: true });
+  watcher.on('error', () => undefined);
+  return () => watcher.kill('SIGKILL');
+}
+
+function notAFile(file: string): never {
+  throw new SketchError({ problem: `${file} is not a file, and a video cannot go anywhere else` });
 }
 
 function missing(file: string, error: unknown): SketchError {

@@ -1,0 +1,44 @@
+import type { Rendered, RenderOptions, Strip, StripOptions } from 'frame-juggler/node';
+import type { RunArguments } from '../arguments.ts';
+
+/*
+ * What a command and the thread that does its work tell each other. A sketch runs in that thread: whatever it does (a
+ * loop without an end, a timer left running, a late error), the command stays in charge of signals and files.
+ */
+
+/** What a job is asked for, and what it gives. */
+export interface Jobs {
+  render: { options: Partial<RenderOptions>; facts: Rendered };
+  strip: { options: StripOptions; facts: Strip };
+}
+
+export type JobName = keyof Jobs;
+
+export interface JobRequest<Name extends JobName = JobName> {
+  readonly name: Name;
+  readonly file: string;
+  readonly output: string;
+  /** What chooses the run. */
+  readonly run: RunArguments;
+  readonly options: Jobs[Name]['options'];
+}
+
+/** What the thread is given as it starts. */
+export interface JobData {
+  readonly request: JobRequest;
+  readonly calls: SharedArrayBuffer;
+}
+
+export type JobMessage =
+  | { readonly type: 'loading'; readonly done: number; readonly total: number; readonly name: string }
+  | { readonly type: 'progress'; readonly done: number; readonly total: number }
+  /** A process was started, an encoder. */
+  | { readonly type: 'process'; readonly pid: number }
+  | { readonly type: 'loaded'; readonly title: string }
+  | { readonly type: 'done'; readonly facts: Jobs[JobName]['facts'] }
+  /** Stopped by its order, with what is there. */
+  | { readonly type: 'stopped'; readonly whatIsThere: string }
+  | { readonly type: 'failed'; readonly reason: string; readonly trace: string | undefined };
+
+/** What the command tells the thread. */
+export type JobOrder = 'stop';

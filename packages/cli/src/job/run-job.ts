@@ -1,0 +1,133 @@
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
+import {
+  removeUnfinished,
+  standardOutput,
+  Stopped,
+  TookTooLong,
+  whatIsThere,
+  type RenderOptions,
+} from 'frame-juggler/node';
+import type { Progress } from '../progress.ts';
+import { Calls, type SketchCall } from './calls.ts';
+import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
+
+addHostCode(new URL('..', import.meta.url).href);
+
+/** Milliseconds: how often the thread is looked at; what it gets to stop by itself, and to end once it is done. */
+const times = { look: 50, toStop: 700, toEnd: 200 };
+
+/**
+ * Does a command's work in a thread of its own, and ends it whatever the sketch does: on Ctrl-C, and once code of the
+ * sketch's takes longer than `--patience`. Nothing unfinished is left behind.
+ * @throws SketchError that says what went wrong
+ */
+export async function runJob<Name extends JobName>(
+  request: JobRequest<Name>,
+  progress: Progress,
+): Promise<Jobs[Name]['facts']> {
+  const calls = new Calls();
+  const data: JobData = { request, calls: calls.memory };
+  const worker = new Worker(new URL('./job-thread.js', import.meta.url), { workerData: data });
+  const ended = new Promise<void>((resolve) => worker.once('exit', () => resolve()));
+  const processes: number[] = [];
+  let done = 0;
+  let title = '';
+  let graceful = false;
+  const timers: NodeJS.Timeout[] = [];
+  // Of the frame that is shown at a moment only the thread knows the number.
+  const { frames, frame = Infinity }: RenderOptions = request.options;
+  const first = frames?.[0] ?? (request.name === 'render' ? frame : 0);
+  const there = (): string =>
+    request.output === standardOutput ? 'What came before it is written' : whatIsThere(request.output, first, done);
+  const stops: (() => void)[] = [];
+
+  try {
+    return await new Promise((resolve, reject) => {
+      worker.on('message', (message: JobMessage) => {
+        switch (message.type) {
+          case 'loading':
+            return progress.loading(message.done, message.total, message.name);
+          case 'progress':
+            done = message.done;
+            return progress.at(message.done, message.total);
+          case 'process':
+            return void processes.push(message.pid);
+          case 'loaded':
+            title = message.title;
+            return;
+          case 'done':
+            graceful = true;
+            return resolve(message.facts);
+          case 'stopped':
+            graceful = true;
+            return reject(new Stopped(message.whatIsThere));
+          case 'failed':
+            graceful = true;
+            if (message.trace !== undefined && process.env.JUGGLE_TRACE !== undefined) console.error(message.trace);
+            return reject(new SketchError({ problem: message.reason }));
+        }
+      });
+      worker.once('error', (error) => reject(asSketchError(error)));
+      worker.once('exit', (code) => reject(endedItself(request.file, code)));
+
+      const onSignal = (): void => {
+        if (timers.length > 1) return reject(new Stopped(there()));
+        worker.postMessage('stop' satisfies JobOrder);
+        timers.push(setTimeout(() => reject(new Stopped(there())), times.toStop));
+      };
+      process.on('SIGINT', onSignal).on('SIGTERM', onSignal);
+      stops.push(() => process.off('SIGINT', onSignal).off('SIGTERM', onSignal));
+
+      const patience = request.run.patience ?? 10;
+      const tookTooLong = ({ kind, frame }: SketchCall, seconds: number): SketchError => {
+        if (kind === 'load') return neverLoaded(request.file, seconds);
+        const error = new TookTooLong(title, frame, kind, seconds);
+        if (done > 0) error.message += `. ${there()}`;
+        return error;
+      };
+      let seen = { number: -1, since: 0 };
+      timers.push(
+        setInterval(() => {
+          if (done === 0 && calls.frame < first) progress.onTheWay(calls.frame);
+          const { current } = calls;
+          const now = performance.now();
+          if (current === undefined) seen = { number: -1, since: now };
+          else if (current.number !== seen.number) seen = { number: current.number, since: now };
+          else if (patience > 0 && now - seen.since > patience * 1000) reject(tookTooLong(current, patience));
+        }, times.look),
+      );
+    });
+  } finally {
+    for (const timer of timers) clearInterval(timer);
+    for (const stop of stops) stop();
+    // What the sketch has printed is on its way.
+    if (graceful) await Promise.race([ended, new Promise((resolve) => setTimeout(resolve, times.toEnd))]);
+    await worker.terminate();
+    for (const pid of processes) kill(pid);
+    if (request.output !== standardOutput) await removeUnfinished(path.dirname(request.output), process.pid);
+  }
+}
+
+function neverLoaded(file: string, seconds: number): SketchError {
+  return new SketchError({
+    problem: `${file} was never loaded: it was stopped after ${seconds} s`,
+    expected: 'look for a loop that never ends or an await that never comes, or give it longer with --patience',
+  });
+}
+
+function endedItself(file: string, code: number): SketchError {
+  return new SketchError({
+    problem: `${file} ended the work by itself, with exit code ${code}`,
+    expected: 'leave process.exit out of a sketch',
+  });
+}
+
+function kill(pid: number): void {
+  try {
+    process.kill(pid, 'SIGKILL');
+  } catch {
+    // It has ended already.
+  }
+}

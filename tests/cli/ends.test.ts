@@ -1,0 +1,109 @@
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { spawn } from 'node:child_process';
+import { chmodSync, readdirSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { juggle, temporaryFolder } from '../helpers.ts';
+
+/** A sketch file: what it does as it is loaded, and what its definition holds beside its paint. */
+const sketch = (first: string, rest = ''): string => `import { defineSketch } from 'frame-juggler';
+${first}
+export default defineSketch({ canvas: { width: 60, height: 40 }, frameRate: 20, duration: 600, ${rest}
+  paint(canvas, { frame }) { canvas.circle({ at: [frame % 60, 20], radius: 5 }); } });
+`;
+const folder = temporaryFolder({
+  'loop.ts': sketch('while (true);'),
+  'await.ts': sketch('await new Promise(() => {});'),
+  'getter.ts': sketch('', 'get title(): string { while (true); },'),
+  'microtasks.ts': sketch('', 'async start() { while (true) await null; },'),
+  'open.ts': sketch("import http from 'node:http';\nsetInterval(() => {}, 1000); http.createServer().listen(0);"),
+  'late.ts': sketch("setTimeout(() => { throw new Error('late squall'); }, 200);"),
+  'unheard.ts': sketch('', "start() { void Promise.reject(new Error('unheard')); },"),
+  'exits.ts': sketch('', 'start() { process.exit(0); },'),
+  'squall.ts': sketch('', "step(_, { frame }) { if (frame === 9) throw new Error('squall'); },"),
+  'far.ts': sketch('', 'duration: 1e9, step(state) { return state; },'),
+});
+afterAll(folder.remove);
+const unfinished = (): string[] => readdirSync(folder.path).filter((name) => name.endsWith('.part'));
+
+describe('a sketch that does not come back', () => {
+  test.each([
+    ['loop.ts', 'juggle: loop.ts was never loaded: it was stopped after 0.4 s; look for a loop that never ends or an await that never comes, or give it longer with --patience\n'],
+    ['await.ts', 'juggle: await.ts was never loaded: it was stopped after 0.4 s; look for a loop that never ends or an await that never comes, or give it longer with --patience\n'],
+    ['getter.ts', 'juggle: getter.ts was never loaded: it was stopped after 0.4 s; look for a loop that never ends or an await that never comes, or give it longer with --patience\n'],
+    ['microtasks.ts', 'juggle: Untitled sketch: frame 0 never finished: start was stopped after 0.4 s; look for a loop that never ends, or give it longer with --patience\n'],
+  ])('%s is ended by --patience', async (file, message) => {
+    const { code, err } = await juggle(folder.path, 'render', file, '-o', 'never.png', '--patience', '0.4');
+    expect([code, err]).toEqual([2, message]);
+    expect(unfinished()).toEqual([]);
+  }); // prettier-ignore
+
+  test('a timer and a server that it leaves open keep nobody waiting', async () => {
+    expect((await juggle(folder.path, 'render', 'open.ts', '-o', 'open.png')).code).toBe(0);
+  });
+
+  test.each([
+    ['late.ts', /^juggle: Error: late squall \(late\.ts:2:\d+\)/],
+    ['unheard.ts', /^juggle: Error: unheard \(unheard\.ts:3:\d+\)/],
+    ['exits.ts', /^juggle: exits\.ts ended the work by itself, with exit code 0; leave process\.exit out of a sketch/],
+  ])('%s: what it does beside its frames is one message', async (file, message) => {
+    const { code, err } = await juggle(folder.path, 'render', file, '-o', 'all.gif', '--frames', '0..9000', '-q');
+    expect([code, err.trim().split('\n').length]).toEqual([2, 1]);
+    expect(err).toMatch(message);
+    expect(unfinished()).toEqual([]);
+  });
+});
+
+describe('a signal', () => {
+  // An encoder that waits for ever, whatever it is told gently.
+  const encoder = path.join(folder.path, 'encoder');
+  writeFileSync(encoder, "#!/usr/bin/env node\nprocess.on('SIGTERM', () => {}).on('SIGINT', () => {});\nrequire('fs').writeFileSync(process.argv.at(-1), String(process.pid)); process.stdin.resume(); setInterval(() => {}, 1e6);\n"); // prettier-ignore
+  chmodSync(encoder, 0o755);
+
+  /** Runs a command until it has begun its work, sends a signal, and tells how it ended. */
+  async function interrupted(
+    signal: NodeJS.Signals,
+    begun: () => boolean,
+    ...args: string[]
+  ): Promise<{ code: number | null; err: string }> {
+    // prettier-ignore
+    const command = [path.resolve('packages/cli/dist/juggle.js'), 'render', ...args];
+    const child = spawn(process.execPath, command, {
+      cwd: folder.path,
+      env: { ...process.env, JUGGLE_ENCODER: encoder },
+    });
+    let err = '';
+    child.stderr.on('data', (data: Buffer) => (err += data.toString()));
+    const closed = new Promise<number | null>((resolve) => child.on('close', resolve));
+    while (!begun()) await new Promise((resolve) => setTimeout(resolve, 20));
+    child.kill(signal);
+    return { code: await closed, err };
+  }
+
+  const after = (milliseconds: number): (() => boolean) => {
+    const start = Date.now();
+    return () => Date.now() - start > milliseconds;
+  };
+  const isFilm = (): boolean => unfinished().length > 0;
+
+  test.each(['SIGINT', 'SIGTERM'] as const)('%s stops a film, and its encoder with it', async (signal) => {
+    const { code, err } = await interrupted(signal, isFilm, 'squall.ts', '-o', 'film.mp4', '--frames', '0..8', '-q');
+    expect([code, err]).toEqual([130, 'juggle: stopped. Nothing was written to film.mp4\n']);
+    expect(unfinished()).toEqual([]);
+  });
+
+  test.each(['SIGINT', 'SIGTERM'] as const)('%s stops a run on its way to a late frame', async (signal) => {
+    const args = ['far.ts', '-o', 'far.gif', '--frames', '1000000000..1000000001', '-q'];
+    expect(await interrupted(signal, after(1500), ...args)).toEqual({ code: 130, err: 'juggle: stopped. Nothing was written to far.gif\n' }); // prettier-ignore
+  });
+
+  test('stops a sketch that never comes back', async () => {
+    const args = ['microtasks.ts', '-o', 'never.png', '--patience', '0', '-q'];
+    expect(await interrupted('SIGINT', after(1500), ...args)).toEqual({ code: 130, err: 'juggle: stopped. Nothing was written to never.png\n' }); // prettier-ignore
+  });
+
+  test('a sketch that throws ends its film and the encoder', async () => {
+    const { code, err } = await interrupted('SIGWINCH', () => true, 'squall.ts', '-o', 'film.webm', '-q');
+    expect([code, err]).toEqual([2, 'juggle: Error: squall (squall.ts:3:140, frame 9). Nothing was written to film.webm\n']); // prettier-ignore
+    expect(unfinished()).toEqual([]);
+  });
+});
