@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
+import { crc32, deflateSync } from 'node:zlib';
 import { encode } from 'fast-png';
 import jpeg from 'jpeg-js';
 import {
@@ -8,6 +9,7 @@ import {
   loadFonts,
   measureText,
   Run,
+  seededRandom,
   type Asset,
   type Font,
   type Picture,
@@ -74,6 +76,55 @@ describe('pictures from files', () => {
   });
 });
 
+describe('pictures that are not what they tell', () => {
+  const small = encode({ width: 2, height: 2, channels: 4, data: new Uint8Array(16) });
+  /** A PNG of other sizes in its head, or of other packed pixels. */
+  function forged(width: number, height: number, pixels?: Uint8Array): Uint8Array {
+    const chunk = (type: string, data: Uint8Array): Buffer => {
+      const whole = Buffer.concat([Buffer.alloc(4), Buffer.from(type, 'latin1'), data, Buffer.alloc(4)]);
+      whole.writeUInt32BE(data.length, 0);
+      whole.writeUInt32BE(crc32(whole.subarray(4, data.length + 8)), data.length + 8);
+      return whole;
+    };
+    const head = Buffer.from(small.subarray(16, 29));
+    head.writeUInt32BE(width, 0);
+    head.writeUInt32BE(height, 4);
+    const data = pixels ?? deflateSync(new Uint8Array(width * 4 + 1));
+    return Buffer.concat([
+      small.subarray(0, 8),
+      chunk('IHDR', head),
+      chunk('IDAT', data),
+      chunk('IEND', new Uint8Array(0)),
+    ]);
+  }
+
+  test.each([
+    [0, 0, 'it has no pixels: it is 0 × 0'],
+    [30_000, 30_000, 'it is too large, 30000 × 30000 pixels: expected at most 32767 a side, and 128 million'],
+    [40_000, 1, 'it is too large, 40000 × 1 pixels'],
+  ])('a PNG of %d × %d is refused by its head', async (width, height, message) => {
+    await expect(image(forged(width, height))).rejects.toThrow(message);
+  });
+
+  test('a PNG that unpacks to more than its head tells is refused before it fills memory', async () => {
+    const flood = deflateSync(new Uint8Array(400e6), { level: 9 });
+    await expect(image(forged(2, 2, flood))).rejects.toThrow('holds more pixels than the 2 × 2 that its head tells');
+  });
+
+  test('a JPEG too large is refused by its head', async () => {
+    const { data } = jpeg.encode({ width: 8, height: 8, data: Buffer.alloc(256) }, 50);
+    const forgedHead = Buffer.from(data);
+    const frame = forgedHead.indexOf(Buffer.of(0xff, 0xc0));
+    forgedHead.writeUInt16BE(65_000, frame + 5);
+    await expect(image(forgedHead)).rejects.toThrow('it is too large, 8 × 65000 pixels');
+  });
+});
+
+test('a table whose columns are not told apart is refused', async () => {
+  const csv = new TextEncoder().encode('hour,level,hour \n0,2.6,0\n');
+  await expect(loaded(asset.table, csv)).rejects.toThrow('the column "hour" is there twice');
+});
+
 describe('fonts from files', () => {
   const file = readFileSync('node_modules/@expo-google-fonts/source-sans-3/700Bold/SourceSans3_700Bold.ttf');
 
@@ -90,5 +141,20 @@ describe('fonts from files', () => {
       'assets: thing (thing.bin) could not be loaded; it is not a font',
     );
     await expect(loaded(asset.font, new Uint8Array(10))).rejects.toThrow('expected TTF, OTF, WOFF or WOFF2');
+  });
+
+  test('damage anywhere is said in words, as it is read or as text is set', async () => {
+    await loadFonts();
+    const random = seededRandom(4);
+    for (let run = 0; run < 60; run++) {
+      const damaged = Uint8Array.from(file);
+      for (let i = 0; i < 40; i++)
+        damaged[random.int(0, run % 2 === 0 ? 2000 : damaged.length - 1)] = random.int(0, 255);
+      try {
+        measureText('High water 04:12', { font: await loaded(asset.font, damaged) });
+      } catch (error) {
+        expect((error as Error).name).toBe('SketchError');
+      }
+    }
   });
 });

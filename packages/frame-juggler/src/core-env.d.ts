@@ -22,10 +22,16 @@ declare class TextEncoder {
 }
 declare class Blob {
   constructor(parts: Uint8Array[]);
-  stream(): { pipeThrough(stream: DecompressionStream): object };
+  stream(): { pipeThrough(stream: DecompressionStream): ByteStream };
+}
+interface ByteStream {
+  getReader(): {
+    read(): Promise<{ readonly done: false; readonly value: Uint8Array } | { readonly done: true }>;
+    cancel(): Promise<void>;
+  };
 }
 declare class DecompressionStream {
-  constructor(format: 'deflate-raw');
+  constructor(format: 'deflate' | 'deflate-raw');
 }
 declare class Response {
   constructor(body: object);

@@ -1,6 +1,6 @@
 import { fail } from '../error.ts';
 import { sinCos } from './angle.ts';
-import { arc, close, cubic, line, move, quad, type Path } from './path.ts';
+import { arc, close, cubic, isFinitePath, line, move, quad, type Path } from './path.ts';
 
 /** How many numbers each command of SVG path data takes. */
 const argumentCounts: Readonly<Record<string, number>> = { M: 2, L: 2, H: 1, V: 1, C: 6, S: 4, Q: 4, T: 2, A: 7, Z: 0 };
@@ -34,14 +34,17 @@ export function parsePathData(call: string, data: string): Path {
     if (found) at = pattern.lastIndex;
     return found?.[1];
   };
-  const number = (pattern: RegExp): number =>
-    Number(take(pattern) ?? bad(pattern === flagPattern ? '0 or 1' : 'a number'));
+  const number = (pattern: RegExp): number => {
+    const value = Number(take(pattern) ?? bad(pattern === flagPattern ? '0 or 1' : 'a number'));
+    return Number.isFinite(value) ? value : bad('a smaller number');
+  };
 
   for (;;) {
     const letter = take(commandPattern);
     if (letter === undefined) {
       if (data.slice(at).trim() !== '') bad('a command');
-      return path;
+      // Relative ones may add up beyond all numbers.
+      return isFinitePath(path) ? path : bad('smaller numbers');
     }
     let command = letter.toUpperCase();
     const count = argumentCounts[command] ?? bad('a command: M L H V C S Q T A Z');

@@ -43,7 +43,7 @@ export const asset = {
       url,
       decode: async (bytes, host) => {
         const { decodePicture } = await import('./decode-picture.ts');
-        const picture = decodePicture(bytes) ?? (await host.decodePicture?.(bytes));
+        const picture = (await decodePicture(bytes)) ?? (await host.decodePicture?.(bytes));
         if (picture === undefined) throw new Error('it is not a picture that can be read: expected PNG or JPEG');
         return picture;
       },
@@ -77,6 +77,9 @@ export const assetMap: Kind<AssetMap> = mapOf(
 /** Called as files are loaded: how many of how many are there, and the name of the last. */
 export type LoadListener = (done: number, total: number, name: string) => void;
 
+/** The largest file that is read, in bytes. */
+const maxFile = 512e6;
+
 const loaded = new WeakMap<AssetMap, WeakMap<AssetHost, Promise<Record<string, unknown>>>>();
 
 /**
@@ -108,7 +111,10 @@ async function readAssets(
   const entries = Object.entries(assets).map(
     async ([name, { url, decode }], _, { length }): Promise<[string, unknown]> => {
       try {
-        const value = await decode(await host.read(url), host);
+        const bytes = await host.read(url);
+        if (bytes.length > maxFile)
+          throw new Error(`it is ${Math.ceil(bytes.length / 1e6)} MB: expected at most ${maxFile / 1e6} MB`);
+        const value = await decode(bytes, host);
         onLoad?.(++done, length, name);
         return [name, value];
       } catch (cause) {

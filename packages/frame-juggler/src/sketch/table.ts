@@ -11,6 +11,8 @@ export function parseTable(source: string): readonly TableRow[] {
   const [names, ...rows] = papaparse.parse<string[]>(source.replace(/\r?\n$/, ''), { delimiter: ',' }).data;
   if (names === undefined || names.join('') === '')
     throw new Error('the table is empty; expected a line of column names');
+  const twice = names.find((name, column) => names.findIndex((other) => other.trim() === name.trim()) < column);
+  if (twice !== undefined) throw new Error(`the column ${JSON.stringify(twice.trim())} is there twice`);
   return rows
     .filter((row) => row.length > 1 || row[0] !== '')
     .map((row, index) => {

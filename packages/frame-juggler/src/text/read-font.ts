@@ -1,5 +1,6 @@
 import * as fontkit from 'fontkit';
-import { close, cubic, line, move, quad } from '../geometry/path.ts';
+import { fail, show } from '../error.ts';
+import { close, cubic, isFinitePath, line, move, quad } from '../geometry/path.ts';
 import { Font, type SetLine } from './font.ts';
 
 /*
@@ -9,33 +10,44 @@ import { Font, type SetLine } from './font.ts';
 
 /** Reads a font file: TTF, OTF, WOFF or WOFF2. Throws an Error that says what is wrong with it. */
 export function readFont(name: string, bytes: Uint8Array): Font {
-  const font = open(bytes);
-  const em = font.unitsPerEm;
+  const { font, em, capHeight } = open(bytes);
   return new Font(name, {
-    // Measured, as what files say of it is often a little off.
-    capHeight: (font.layout('H').bbox.maxY || font.capHeight) / em,
+    capHeight,
     set(text): SetLine {
-      const { glyphs, positions } = font.layout(text);
-      const path: number[] = [];
-      let pen = 0;
-      for (const [index, glyph] of glyphs.entries()) {
-        const { xAdvance, xOffset, yOffset } = positions[index];
-        addGlyph(path, glyph, (pen + xOffset) / em, -yOffset / em, 1 / em);
-        pen += xAdvance;
+      try {
+        return setLine(font, em, text);
+      } catch (cause) {
+        return fail({ call: 'text', problem: `the font ${name} is damaged: it cannot set ${show(text)}`, cause });
       }
-      return { advance: pen / em, path };
     },
   });
 }
 
-function open(bytes: Uint8Array): fontkit.Font {
-  let font: fontkit.Font | fontkit.FontCollection;
+function open(bytes: Uint8Array): { font: fontkit.Font; em: number; capHeight: number } {
   try {
-    font = fontkit.create(bytes as Buffer);
+    const opened = fontkit.create(bytes as Buffer);
+    const font = 'fonts' in opened ? opened.fonts[0] : opened;
+    const em = font.unitsPerEm;
+    // Measured, as what files say of it is often a little off.
+    const capHeight = (font.layout('H').bbox.maxY || font.capHeight) / em;
+    if (!(em > 0) || !Number.isFinite(capHeight)) throw new Error('its measures are no numbers');
+    return { font, em, capHeight };
   } catch (cause) {
     throw new Error('it is not a font that can be read: expected TTF, OTF, WOFF or WOFF2', { cause });
   }
-  return 'fonts' in font ? font.fonts[0] : font;
+}
+
+function setLine(font: fontkit.Font, em: number, text: string): SetLine {
+  const { glyphs, positions } = font.layout(text);
+  const path: number[] = [];
+  let pen = 0;
+  for (const [index, glyph] of glyphs.entries()) {
+    const { xAdvance, xOffset, yOffset } = positions[index];
+    addGlyph(path, glyph, (pen + xOffset) / em, -yOffset / em, 1 / em);
+    pen += xAdvance;
+  }
+  if (!Number.isFinite(pen) || !isFinitePath(path)) throw new Error('a glyph is beyond all numbers');
+  return { advance: pen / em, path };
 }
 
 const commands = { moveTo: move, lineTo: line, quadraticCurveTo: quad, bezierCurveTo: cubic, closePath: close };
