@@ -143,6 +143,7 @@ describe('when it cannot be done', () => {
     [['wakes.ts', '-o', 'x.png', '--dial', 'size=44'], 'dials: size 44 is out of range; expected 1 or more, 9 or less'],
     [['endless.ts', '-o', 'x.png', '--input', 'wakes.ts'], /^juggle: input track: wakes\.ts is not JSON/],
     [['wakes.ts', '-o', 'x.png', '--frames', '5..3'], /Expected FIRST\.\.LAST/],
+    [['wakes.ts', '-o', 'x.png', '--frame', '99999999999999999999'], /Expected a whole number up to 9007199254740991\./],
   ])('%j', async (args, message) => {
     const { code, out, err } = await run('render', ...args);
     expect([code, out]).toEqual([2, '']);
@@ -198,6 +199,7 @@ describe('what a person chooses', () => {
     const tile = decode((await run('render', 'wakes.ts', '-o', '-', '--density', '2')).bytes);
     for (let y = 0; y < tile.height; y++)
       expect([...data.subarray(((y + 16) * width + 16) * 3, ((y + 16) * width + 16 + 120) * 3)]).toEqual([...tile.data.subarray(y * 360, y * 360 + 360)]);
+    expect((await run('strip', 'wakes.ts', '-o', 'wide.png', '--tile', '20000')).err).toBe('juggle: strip: tile 20000 is out of range; expected a whole number from 1 to 4096\n');
     const picked = await run('strip', 'trails.ts', '-o', 'picked.png', '--pick', '7,3', '--json');
     expect(JSON.parse(picked.out)).toMatchObject({ frames: [7, 3], seeds: [1] });
   }); // prettier-ignore

@@ -136,6 +136,7 @@ test.each([
   ['another file', '{"a":1}', /t\.json is not an input track; expected "format"/],
   ['a wrong event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'move', at: [1] } as never }])), /events\[0\]: at/],
   ['an unknown event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'hover' } as never }])), /events\[0\]: type/],
+  ['too many events at once', writeTrack(makeTrack(setting, Array.from({ length: 10_001 }, () => ({ frame: 4, event: { type: 'press' } })))), /more than 10000 events in frame 4/],
   ['events out of order', writeTrack(makeTrack(setting, [{ frame: 4, event: { type: 'press' } }, { frame: 2, event: { type: 'release' } }])), /events\[1\]\.frame: 2 comes behind 4/],
 ])('a track that is %s is refused by its place', (_, text, message) => {
   expect(() => readTrack('t.json', text)).toThrow(message);

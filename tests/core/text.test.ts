@@ -73,6 +73,12 @@ describe('text', () => {
     expect(measureText('one\ntwo\n\nthree').lines).toEqual(['one', 'two', '', 'three']);
   });
 
+  test('has any number of lines', () => {
+    const lines = 130_000;
+    const { height } = measureText('a\n'.repeat(lines - 1), { size: 10, lineHeight: 2 });
+    expect(height).toBeCloseTo(measureText('a', { size: 10 }).height + (lines - 1) * 20);
+  });
+
   test('lines lie under each other as told, and as the anchor goes', () => {
     const left = (options: object): number => inkOf('HHHH\nH', options).left;
     expect(left({ anchor: 'top-left' })).toBeCloseTo(inkOf('H', { anchor: 'top-left' }).left, 6);

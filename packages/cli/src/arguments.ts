@@ -24,8 +24,14 @@ export interface ReportArguments {
 
 /** A whole number that is not negative. */
 function wholeNumber(text: string): number {
-  if (/^\d+$/.test(text)) return Number(text);
+  if (/^\d+$/.test(text)) return exact(Number(text));
   throw new InvalidArgumentError('Expected a whole number, 0 or more.');
+}
+
+/** A whole number that is told from the one after it. */
+function exact(number: number): number {
+  if (Number.isSafeInteger(number)) return number;
+  throw new InvalidArgumentError(`Expected a whole number up to ${Number.MAX_SAFE_INTEGER}.`);
 }
 
 /** A seed, or the word that asks for another. */
@@ -35,7 +41,7 @@ function seed(text: string): number | 'new' {
 
 /** A whole number above 0. */
 function count(text: string): number {
-  if (/^\d+$/.test(text) && Number(text) > 0) return Number(text);
+  if (/^\d+$/.test(text) && Number(text) > 0) return exact(Number(text));
   throw new InvalidArgumentError('Expected a whole number, 1 or more.');
 }
 
@@ -54,13 +60,13 @@ function pixelSize(text: string): { width: number; height: number } {
 
 function numberRange(text: string): [number, number] {
   const found = /^(\d+)\.\.(\d+)$/.exec(text);
-  if (found && Number(found[1]) <= Number(found[2])) return [Number(found[1]), Number(found[2])];
+  if (found && Number(found[1]) <= Number(found[2])) return [exact(Number(found[1])), exact(Number(found[2]))];
   throw new InvalidArgumentError('Expected FIRST..LAST, for example 0..59.');
 }
 
 function frameList(text: string): number[] {
   const numbers = text.split(',').map((part) => part.trim());
-  if (numbers.every((part) => /^\d+$/.test(part))) return numbers.map(Number);
+  if (numbers.every((part) => /^\d+$/.test(part))) return numbers.map((part) => exact(Number(part)));
   throw new InvalidArgumentError('Expected frames with commas between them, for example 0,12,30.');
 }
 

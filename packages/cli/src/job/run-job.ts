@@ -39,8 +39,7 @@ export async function runJob<Name extends JobName>(
   // Of the frame that is shown at a moment only the thread knows the number.
   const { frames, frame = Infinity }: RenderOptions = request.options;
   const first = frames?.[0] ?? (request.name === 'render' ? frame : 0);
-  const there = (): string =>
-    request.output === standardOutput ? 'What came before it is written' : whatIsThere(request.output, first, done);
+  const there = (): string => whatIsThere(request.output, first, done);
   const stops: (() => void)[] = [];
 
   try {

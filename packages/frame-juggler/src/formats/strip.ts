@@ -15,16 +15,26 @@ const margin = 16;
 const textSize = 15;
 const colors = { sheet: rgb(246, 245, 241), edge: gray(0, 0.25), text: gray(60) };
 
+/** How so many tiles of a size lie on a sheet, and how large that is. */
+export function layOfStrip(
+  tile: { readonly width: number; readonly height: number },
+  count: number,
+  columns: number,
+): { across: number; cell: { width: number; height: number }; width: number; height: number } {
+  const across = Math.min(columns, count);
+  const cell = { width: tile.width + margin, height: tile.height + textSize + 2 * margin };
+  const rows = Math.ceil(count / across);
+  return { across, cell, width: across * cell.width + margin, height: rows * cell.height + margin };
+}
+
 /** Pictures of one size side by side in rows, each with a text under it, as one picture. */
 export async function layOutStrip(tiles: readonly StripTile[], columns: number): Promise<Picture> {
   await loadFonts(['regular']);
   const { width, height } = tiles[0].picture;
-  const across = Math.min(columns, tiles.length);
-  const rows = Math.ceil(tiles.length / across);
-  const cell = { width: width + margin, height: height + textSize + 2 * margin };
+  const { across, cell, ...sheet } = layOfStrip(tiles[0].picture, tiles.length, columns);
   const canvas = new Canvas({
-    width: across * cell.width + margin,
-    height: rows * cell.height + margin,
+    width: sheet.width,
+    height: sheet.height,
     density: 1,
     background: colors.sheet.packed,
     carry: 0,

@@ -14,6 +14,7 @@ import { frameFile, isSequence } from './outputs/sequence.ts';
 import { fingerprint } from './provenance.ts';
 import { renderFrames } from './render-frames.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
+import { standardOutput } from './sink.ts';
 
 const isRange = (value: unknown): boolean =>
   Array.isArray(value) && value.length === 2 && value.every((part) => Number.isInteger(part) && part >= 0) && value[0] <= value[1]; // prettier-ignore
@@ -86,7 +87,7 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
   const frames = target.many ? rangeOf(run, read.frames) : ([single, single] as const);
   const total = frames[1] - frames[0] + 1;
   const setting = settingOf(run, target, frames, read.source);
-  const pool = new DrawPool(total < fewFrames ? 0 : (read.workers ?? availableParallelism()));
+  const pool = new DrawPool(threadsFor(total, read.workers));
   const opened = await openOutput(target, setting, read, pool);
   let done = 0;
   const onFrame = (count: number): void => {
@@ -111,6 +112,13 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
   const { title, width, height, frameRate, seed } = setting;
   const bytes = (await stat(output).catch(() => undefined))?.size;
   return { output, title, frames: setting.frames, count: total, width, height, frameRate, seed, bytes };
+}
+
+/** As many threads as there are cores, or as are asked for; never more than can be of help. */
+function threadsFor(frames: number, asked: number | undefined): number {
+  if (frames < fewFrames) return 0;
+  const cores = availableParallelism();
+  return Math.min(asked ?? cores, frames, 2 * cores);
 }
 
 function settingOf(run: Run, target: Target, frames: readonly [number, number], source: unknown): OutputSetting {
@@ -169,6 +177,7 @@ export class Stopped extends SketchError {
 
 /** What a run of frames from `first` on has written once `done` of them are done, and it ended before its time. */
 export function whatIsThere(output: string, first: number, done: number): string {
+  if (output === standardOutput) return 'What came before it is written';
   if (!isSequence(output)) return `Nothing was written to ${output}`;
   if (done === 0) return 'No frame is there yet';
   const last = frameFile(output, first + done - 1);

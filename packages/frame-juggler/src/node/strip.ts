@@ -1,9 +1,9 @@
 import { SketchError } from '../error.ts';
-import { layOutStrip, type StripTile } from '../formats/strip.ts';
+import { layOfStrip, layOutStrip, type StripTile } from '../formats/strip.ts';
 import { listOf, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
-import type { Sketch } from '../sketch/sketch.ts';
+import { checkSize, type Sketch } from '../sketch/sketch.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
@@ -11,6 +11,10 @@ import { provenance } from './provenance.ts';
 import { frameRange, rangeOf, Stopped } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 import { standardOutput } from './sink.ts';
+
+/** The most pictures that one strip can hold, and the widest. */
+const maxTiles = 1000;
+const maxTile = 4096;
 
 const stripTable = {
   /** The first and the last frame; the whole run if left out. */
@@ -26,7 +30,7 @@ const stripTable = {
   /** How many stand side by side; a number that suits if left out. */
   columns: optional(whole(1)),
   /** How many pixels wide each frame is. */
-  tile: optional(whole(1), 300),
+  tile: optional(whole(1, maxTile), 300),
 };
 const stripOptions = schemaOf({ ...runSettingsTable, ...stripTable }, '{ count: 8, tile: 300 }');
 /** How a strip is made. */
@@ -44,9 +48,6 @@ export interface Strip {
   readonly height: number;
 }
 
-/** The most pictures that one strip can hold. */
-const maxTiles = 1000;
-
 /**
  * Writes one PNG of several frames of a sketch side by side, numbered; or of one frame under several seeds.
  * @throws SketchError where the sketch is wrong, or nothing can be written there
@@ -63,7 +64,10 @@ export async function strip(sketch: Sketch, output: string, options: StripOption
   ).catch((error: unknown) => {
     throw read.signal?.aborted === true ? new Stopped('Nothing was written') : error;
   });
-  const picture = await layOutStrip(tiles, read.columns ?? suitingColumns(tiles));
+  const columns = read.columns ?? suitingColumns(tiles);
+  const sheet = layOfStrip(tiles[0].picture, tiles.length, columns);
+  checkSize('strip', sheet.width, sheet.height, 1);
+  const picture = await layOutStrip(tiles, columns);
   const { title } = sketch;
   const texts = provenance({ title, seed: seeds[0], frame: [Math.min(...frames), Math.max(...frames)] });
   await writeAtomically(output, encodePng(picture, texts));

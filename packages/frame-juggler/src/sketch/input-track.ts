@@ -45,6 +45,9 @@ const trackTable = {
 };
 const trackSchema = schemaOf(trackTable, '{ format, version, title, width, height, frameRate, seed, events }');
 
+/** How many events one frame may have: far more than a person can give. */
+const maxTogether = 10_000;
+
 /** A recorded run's input, and the size, frame rate and seed that it was recorded at. */
 export type InputTrack = Complete<typeof trackTable>;
 
@@ -86,11 +89,14 @@ export function readTrack(file: string, content: string): InputTrack {
     return fault('is not an input track', `expected "format": "${trackFormat}"`);
   const track = trackSchema.read(`input track ${file}`, parsed);
   let last = 0;
+  let together = 0;
   track.events.forEach((event, index) => {
     const call = `input track ${file} events[${index}]`;
     eventSchemas[eventType.read(call, 'type', event.type)].check(call, event);
     if (finite.read(call, 'frame', event.frame) < last)
       fault(`cannot be read at events[${index}].frame: ${event.frame} comes behind ${last}`);
+    together = event.frame === last ? together + 1 : 1;
+    if (together > maxTogether) fault(`has more than ${maxTogether} events in frame ${event.frame}`);
     last = event.frame;
   });
   return track;

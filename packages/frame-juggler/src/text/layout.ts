@@ -34,7 +34,7 @@ export function layOut(setting: TextSetting, fonts: ReadonlyMap<OwnWeight, Font>
   const { size } = style;
   const lines = string.split(/\r?\n/).flatMap((line) => breakLine(line, font, size > 0 ? maxWidth / size : Infinity));
   const widths = lines.map((line) => font.set(line).advance * size);
-  const width = Math.max(...widths);
+  const width = widths.reduce((widest, each) => Math.max(widest, each), 0);
   const leading = style.lineHeight * size;
   const capHeight = font.capHeight * size;
   const height = capHeight + (lines.length - 1) * leading;

@@ -37,6 +37,7 @@ class SvgBackend implements Backend<SvgLayer> {
   readonly fadesAsOne = true;
   readonly wantsGroups = true;
   private readonly takenIds = new Set<string>();
+  private readonly idCounts = new Map<string, number>();
   private readonly defs = new Definitions((wanted) => this.id(wanted));
   /** The document so far. */
   private content: string[] = [];
@@ -192,8 +193,11 @@ class SvgBackend implements Backend<SvgLayer> {
   /** A name that the document has not yet: the label, as far as names may be like that. */
   private id(label: string): string {
     const base = label.replace(/[^\p{L}\p{N}_.-]+/gu, '-').replace(/^(?=[^\p{L}_])/u, '_');
-    let id = base;
-    for (let count = 2; this.takenIds.has(id); count++) id = `${base}-${count}`;
+    // Counted on from the last of that name: thousands may have one label.
+    let count = this.idCounts.get(base) ?? 1;
+    let id = count === 1 ? base : `${base}-${count}`;
+    while (this.takenIds.has(id)) id = `${base}-${++count}`;
+    this.idCounts.set(base, count);
     this.takenIds.add(id);
     return id;
   }
