@@ -27,9 +27,9 @@ const unfinished = (): string[] => readdirSync(folder.path).filter((name) => nam
 
 describe('a sketch that does not come back', () => {
   test.each([
-    ['loop.ts', 'juggle: loop.ts was never loaded: it was stopped after 0.4 s; look for a loop that never ends or an await that never comes, or give it longer with --patience\n'],
-    ['await.ts', 'juggle: await.ts was never loaded: it was stopped after 0.4 s; look for a loop that never ends or an await that never comes, or give it longer with --patience\n'],
-    ['getter.ts', 'juggle: getter.ts was never loaded: it was stopped after 0.4 s; look for a loop that never ends or an await that never comes, or give it longer with --patience\n'],
+    ['loop.ts', 'juggle: loop.ts was never loaded: it was stopped after 3.4 s; look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience\n'],
+    ['await.ts', 'juggle: await.ts was never loaded: it was stopped after 3.4 s; look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience\n'],
+    ['getter.ts', 'juggle: getter.ts was never loaded: it was stopped after 3.4 s; look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience\n'],
     ['microtasks.ts', 'juggle: Untitled sketch: frame 0 never finished: start was stopped after 0.4 s; look for a loop that never ends, or give it longer with --patience\n'],
   ])('%s is ended by --patience', async (file, message) => {
     const { code, err } = await juggle(folder.path, 'render', file, '-o', 'never.png', '--patience', '0.4');

@@ -39,6 +39,12 @@ describe('matrices', () => {
     expect(rotation(-720)).toEqual([1, 0, -0, 1, 0, 0]);
   });
 
+  test('skews lean by tangents, exactly where those are', () => {
+    expect(skewing(45, -45)).toEqual([1, -1, 1, 1, 0, 0]);
+    expect(skewing(135, 225)).toEqual([1, 1, -1, 1, 0, 0]);
+    close(skewing(30, -60), [1, -Math.sqrt(3), Math.sqrt(1 / 3), 1, 0, 0]);
+  });
+
   test('about a point leaves the point where it is', () => {
     fc.assert(
       fc.property(matrices, small, small, (m, x, y) => {
@@ -68,5 +74,7 @@ describe('matrices', () => {
     expect(inverse(scaling(0, 2))).toBeUndefined();
     expect(inverse(skewing(45, 45))).toBeUndefined();
     expect(inverse(scaling(1e-320, 1e-320))).toBeUndefined();
+    expect(inverse([1e200, 0, 0, 1e200, 0, 0])).toBeUndefined();
+    expect(inverse([1e-150, 0, 0, 1, 1e300, 0])).toBeUndefined();
   });
 });

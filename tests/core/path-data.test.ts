@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { PathBuilder } from '../../packages/frame-juggler/src/geometry/path-builder.ts';
 import { parsePathData } from '../../packages/frame-juggler/src/geometry/path-data.ts';
 import { arc, arcPoint, isClosedPath, pathBox, type Path } from '../../packages/frame-juggler/src/geometry/path.ts';
 import { pathData } from '../../packages/frame-juggler/src/geometry/write-path-data.ts';
@@ -172,4 +173,17 @@ test('arcs close by a whole turn, or by ending where the outline began', () => {
   expect(isClosedPath([0, 8, 5, ...turn(90), 1, 8, 5])).toBe(true);
   expect(isClosedPath([...turn(90), 1, 8, 5])).toBe(true);
   expect(isClosedPath([0, 5, 8, 1, 9, 9, ...turn(90)])).toBe(true);
+});
+
+test('an outline is built call by call, and begins where the first call draws', () => {
+  const build = (draw: (path: PathBuilder) => PathBuilder): readonly number[] =>
+    Array.from(draw(new PathBuilder()).path);
+  expect(build((path) => path.lineTo(1, 2).lineTo(3, 4))).toEqual([0, 1, 2, 1, 3, 4]);
+  expect(build((path) => path.quadraticCurveTo(1, 2, 3, 4))).toEqual([0, 1, 2, 2, 1, 2, 3, 4]);
+  expect(build((path) => path.moveTo(0, 9).bezierCurveTo(1, 2, 3, 4, 5, 6))).toEqual([0, 0, 9, 3, 1, 2, 3, 4, 5, 6]);
+  expect(build((path) => path.arc(1, 2, 3, 30, 500))).toEqual([arc, 1, 2, 3, 3, 0, 30, 360]);
+  expect(build((path) => path.arc(1, 2, 3, 30, -500))).toEqual([arc, 1, 2, 3, 3, 0, 30, -360]);
+  expect(build((path) => path.ellipse(1, 2, 3, 4))).toEqual([arc, 1, 2, 3, 4, 0, 0, 360]);
+  expect(build((path) => path.rect(1, 2, 10, 20))).toEqual([0, 1, 2, 1, 11, 2, 1, 11, 22, 1, 1, 22, 5]);
+  expect(errorOf(() => new PathBuilder().closePath())).toBe('path.closePath: there is nothing to close');
 });

@@ -18,6 +18,9 @@ addHostCode(new URL('..', import.meta.url).href);
 /** Milliseconds: how often the thread is looked at; what it gets to stop by itself, and to end once it is done. */
 const times = { look: 50, toStop: 700, toEnd: 200 };
 
+/** Loading a sketch is given so much longer than one of its frames, in seconds: it is compiled, and reads files. */
+const toLoad = 3;
+
 /**
  * Does a command's work in a thread of its own, and ends it whatever the sketch does: on Ctrl-C, and once code of the
  * sketch's takes longer than `--patience`. Nothing unfinished is left behind.
@@ -80,9 +83,9 @@ export async function runJob<Name extends JobName>(
       stops.push(() => process.off('SIGINT', onSignal).off('SIGTERM', onSignal));
 
       const patience = request.run.patience ?? 10;
-      const tookTooLong = ({ kind, frame }: SketchCall, seconds: number): SketchError => {
-        if (kind === 'load') return neverLoaded(request.file, seconds);
-        const error = new TookTooLong(title, frame, kind, seconds);
+      const tookTooLong = ({ kind, frame }: SketchCall): SketchError => {
+        if (kind === 'load') return neverLoaded(request.file, patience + toLoad);
+        const error = new TookTooLong(title, frame, kind, patience);
         if (done > 0) error.message += `. ${there()}`;
         return error;
       };
@@ -94,7 +97,8 @@ export async function runJob<Name extends JobName>(
           const now = performance.now();
           if (current === undefined) seen = { number: -1, since: now };
           else if (current.number !== seen.number) seen = { number: current.number, since: now };
-          else if (patience > 0 && now - seen.since > patience * 1000) reject(tookTooLong(current, patience));
+          else if (patience > 0 && now - seen.since > (patience + (current.kind === 'load' ? toLoad : 0)) * 1000)
+            reject(tookTooLong(current));
         }, times.look),
       );
     });
@@ -112,7 +116,8 @@ export async function runJob<Name extends JobName>(
 function neverLoaded(file: string, seconds: number): SketchError {
   return new SketchError({
     problem: `${file} was never loaded: it was stopped after ${seconds} s`,
-    expected: 'look for a loop that never ends or an await that never comes, or give it longer with --patience',
+    expected:
+      'look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience',
   });
 }
 

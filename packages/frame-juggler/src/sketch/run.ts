@@ -266,7 +266,8 @@ export class Run {
     const moment = this.moment(seededRandom(`${this.seed}/paint`));
     await this.inFrame(() => this.call('paint', () => sketch.paint(canvas, moment, this.state)));
     await canvas.ready();
-    const frame = canvas.finish();
+    // Text is set only now, for as long as that may take.
+    const frame = await this.inFrame(() => this.call('paint', () => canvas.finish()));
     if (this.inputSource !== undefined) this.painted = { at: this.at, frame };
     return frame;
   }
