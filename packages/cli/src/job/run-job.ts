@@ -108,7 +108,8 @@ export async function runJob<Name extends JobName>(
     // What the sketch has printed is on its way.
     if (graceful) await Promise.race([ended, new Promise((resolve) => setTimeout(resolve, times.toEnd))]);
     await worker.terminate();
-    for (const pid of processes) kill(pid);
+    // What ended by itself has seen to its encoder, whose number may be another's by now.
+    if (!graceful) for (const pid of processes) kill(pid);
     if (request.output !== standardOutput) await removeUnfinished(path.dirname(request.output), process.pid);
   }
 }
