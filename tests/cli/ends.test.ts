@@ -1,5 +1,5 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { spawn } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
 import { chmodSync, readdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { juggle, temporaryFolder } from '../helpers.ts';
@@ -94,6 +94,12 @@ describe('a signal', () => {
   test.each(['SIGINT', 'SIGTERM'] as const)('%s stops a run on its way to a late frame', async (signal) => {
     const args = ['far.ts', '-o', 'far.gif', '--frames', '1000000000..1000000001', '-q'];
     expect(await interrupted(signal, after(1500), ...args)).toEqual({ code: 130, err: 'juggle: stopped. Nothing was written to far.gif\n' }); // prettier-ignore
+  });
+
+  test('stops a render into a pipe that nobody reads', async () => {
+    execFileSync('mkfifo', [path.join(folder.path, 'unread.png')]);
+    const args = ['far.ts', '-o', 'unread.png', '-q'];
+    expect((await interrupted('SIGTERM', after(2000), ...args)).code).toBe(130);
   });
 
   test('stops a sketch that never comes back', async () => {

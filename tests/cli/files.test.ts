@@ -57,8 +57,6 @@ describe('files of others', () => {
   });
 
   test('a place that another render makes is refused', async () => {
-    // As another process would have it: this one.
-    await render('claimed.gif');
     const made = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'gull.ts', '-o', 'claimed.gif', '--frames', '0..100000', '-q'], { cwd: folder.path }); // prettier-ignore
     while (!readdirSync(at('.')).some((name) => name.startsWith(`.juggle-${made.pid}-`))) await new Promise((resolve) => setTimeout(resolve, 20)); // prettier-ignore
     const second = await render('claimed.gif');

@@ -26,11 +26,11 @@ port.on('message', (order: JobOrder) => {
 
 try {
   const { name, file, output, run, options } = request;
-  // Until its first function is called: files that it names are loaded too.
   calls.begin('load');
   const { sketch, settings } = await openSketch(file, run, (done, total, name) =>
     tell({ type: 'loading', done, total, name }),
   );
+  calls.end();
   tell({ type: 'loaded', title: sketch.title });
   const facts = await jobs[name](sketch, output, {
     ...settings,

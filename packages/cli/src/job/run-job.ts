@@ -1,14 +1,6 @@
-import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
-import {
-  removeUnfinished,
-  standardOutput,
-  Stopped,
-  TookTooLong,
-  whatIsThere,
-  type RenderOptions,
-} from 'frame-juggler/node';
+import { discardUnfinished, Stopped, TookTooLong, whatIsThere, type RenderOptions } from 'frame-juggler/node';
 import type { Progress } from '../progress.ts';
 import { Calls, type SketchCall } from './calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
@@ -110,7 +102,7 @@ export async function runJob<Name extends JobName>(
     await worker.terminate();
     // What ended by itself has seen to its encoder, whose number may be another's by now.
     if (!graceful) for (const pid of processes) kill(pid);
-    if (request.output !== standardOutput) await removeUnfinished(path.dirname(request.output), process.pid);
+    await discardUnfinished(request.output);
   }
 }
 

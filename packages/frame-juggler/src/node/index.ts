@@ -1,7 +1,6 @@
 export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
 export { render, Stopped, whatIsThere } from './render.ts';
 export { TookTooLong } from './time-limit.ts';
-export { removeUnfinished } from './unfinished.ts';
 export type { Rendered, RenderOptions } from './render.ts';
 export { formats } from './outputs/index.ts';
 export type { Format } from './outputs/index.ts';
@@ -11,7 +10,7 @@ export { dialFile, readDialFile, writeDialFile } from './dial-file.ts';
 export { describe } from './describe.ts';
 export { fileHost } from './file-host.ts';
 export { writeAtomically } from './write-atomically.ts';
-export { standardOutput } from './sink.ts';
+export { discardUnfinished, standardOutput } from './sink.ts';
 export { encodePng } from './png.ts';
 export { provenance, readProvenance } from './provenance.ts';
 export type { Origin, Provenance } from './provenance.ts';

@@ -1,10 +1,10 @@
-import { write as writeAt } from 'node:fs';
+import { constants, write as writeAt } from 'node:fs';
 import { lstat, open, readlink, realpath, rename, stat, type FileHandle } from 'node:fs/promises';
 import path from 'node:path';
 import { promisify } from 'node:util';
 import { SketchError } from '../error.ts';
 import { guardWriting } from './describe.ts';
-import { claim, withinClaim, type Claim } from './unfinished.ts';
+import { claim, removeUnfinished, withinClaim, type Claim } from './unfinished.ts';
 
 /** Where a file's bytes go. The file is there whole once it is committed, and not at all before. */
 export interface Sink {
@@ -35,7 +35,7 @@ export async function openSink(output: string, { patches = false, claims = true 
   if (output === standardOutput) return new ThroughSink('standard output', 1, undefined, patches);
   const place = await placeOf(output);
   if (place === undefined) {
-    const handle = await guardWriting(output, () => open(output, 'w'));
+    const handle = await guardWriting(output, () => openThrough(output));
     return new ThroughSink(output, handle.fd, handle, patches);
   }
   const claimed = claims ? await claim(place) : withinClaim(place);
@@ -61,6 +61,13 @@ export async function placeOf(output: string): Promise<string | undefined> {
 
 async function isLink(output: string): Promise<boolean> {
   return (await lstat(output).catch(() => undefined))?.isSymbolicLink() === true;
+}
+
+/** Takes away what this process has left unfinished of an output, where whatever wrote it was ended from outside. */
+export async function discardUnfinished(output: string): Promise<void> {
+  if (output === standardOutput) return;
+  const place = await placeOf(output).catch(() => undefined);
+  if (place !== undefined) await removeUnfinished(path.dirname(place), process.pid);
 }
 
 class FileSink implements Sink {
@@ -138,8 +145,20 @@ class ThroughSink implements Sink {
 }
 
 const writeSome = promisify(writeAt);
-/** How long to wait for a pipe that is full, in milliseconds. */
-const fullPipe = 5;
+/** How long to wait for a pipe that is full, or that nobody reads yet, in milliseconds. */
+const pipeWait = 5;
+const waitForPipe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, pipeWait));
+
+/** Opens what is no file. A pipe is waited for, never in a call that blocks: nothing could end that. */
+async function openThrough(output: string): Promise<FileHandle> {
+  for (;;)
+    try {
+      return await open(output, constants.O_WRONLY | constants.O_NONBLOCK);
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== 'ENXIO') throw error;
+      await waitForPipe();
+    }
+}
 
 /** Writes all of it: a call may write less than it was given, and a pipe may be full. */
 async function writeAll(fd: number, bytes: Uint8Array, at?: number): Promise<void> {
@@ -149,7 +168,7 @@ async function writeAll(fd: number, bytes: Uint8Array, at?: number): Promise<voi
       done += (await writeSome(fd, bytes, done, bytes.length - done, position)).bytesWritten;
     } catch (error) {
       if ((error as NodeJS.ErrnoException).code !== 'EAGAIN') throw error;
-      await new Promise((resolve) => setTimeout(resolve, fullPipe));
+      await waitForPipe();
     }
   }
 }

@@ -50,7 +50,9 @@ export async function claim(place: string): Promise<Claim> {
   try {
     await guardWriting(place, async () => (await open(unfinished, 'w')).close());
     // Looked for once ours is there: of two that begin together at least one sees the other.
-    const other = (await unfinishedIn(folder)).find((each) => each.digest === digest && each.pid !== process.pid);
+    const other = (await unfinishedIn(folder)).find(
+      (each) => each.digest === digest && each.pid !== process.pid && isRunning(each.pid),
+    );
     if (other !== undefined) throw busy(place, other.pid);
   } catch (error) {
     await release();

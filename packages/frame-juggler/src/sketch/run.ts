@@ -13,11 +13,11 @@ import { dialNamed, dialValues } from './dials.ts';
 import { Input, type InputEvent, type InputSource, type Pointer } from './input.ts';
 import { checkSize, isSketch, type Moment, type Sketch } from './sketch.ts';
 
-/** One of the sketch's own functions, about to be called. */
+/** One of the sketch's own functions, about to be called; or its files, about to be loaded. */
 export interface RunCall {
   readonly sketch: Sketch;
   readonly frame: number;
-  readonly name: 'start' | 'step' | 'paint';
+  readonly name: 'load' | 'start' | 'step' | 'paint';
 }
 
 const runTable = {
@@ -207,7 +207,9 @@ export class Run {
 
   private async begin(): Promise<void> {
     const { host = noHost, onLoad, input } = this.options;
-    const [assets] = await Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadFonts(fontsWantedAtStart())]);
+    const [assets] = await this.call('load', () =>
+      Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadFonts(fontsWantedAtStart())]),
+    );
     this.assets = assets;
     this.at = 0;
     this.before = undefined;
@@ -307,8 +309,9 @@ export class Run {
   /** Calls a function of the sketch's, within the host's limit. */
   private call<T>(name: RunCall['name'], call: () => T): T {
     const { limit } = this.options;
-    const result = limit === undefined ? call() : limit(call, { sketch: this.sketch, frame: this.at, name });
-    if (name !== 'start' && result instanceof Promise) {
+    const frame = Math.max(0, this.at);
+    const result = limit === undefined ? call() : limit(call, { sketch: this.sketch, frame, name });
+    if ((name === 'step' || name === 'paint') && result instanceof Promise) {
       result.catch(() => undefined);
       fail({
         call: name,
