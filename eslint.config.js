@@ -10,6 +10,7 @@ import { builtinModules } from 'node:module';
  * from `schema` and from the folders named here; which is also how no import comes round in a circle.
  */
 const arrows = {
+  maths: [],
   schema: [],
   geometry: [],
   paint: ['geometry'],
@@ -26,7 +27,7 @@ const arrows = {
   browser: ['geometry', 'paint', 'frame', 'motion', 'sketch', 'surfaces'],
   node: ['geometry', 'paint', 'frame', 'sketch', 'surfaces', 'formats', 'text', 'canvas'],
 };
-const everywhere = ['schema'];
+const everywhere = ['schema', 'maths'];
 const library = 'packages/frame-juggler/src';
 const escape = (text) => text.replace(/[/\\^$.*+?()[\]{}|-]/g, '\\$&');
 
@@ -45,14 +46,24 @@ const listed = (folder) => {
   return [`^(?!\\.|node:|(${names})($|\\/))`, `This package is not listed in ${folder}/package.json.`];
 };
 
+/** Engines compute these as they like, each a little differently in the last digits; `maths` does it alike everywhere. */
+const openMaths = {
+  selector:
+    ":matches(MemberExpression[object.name='Math'][property.name=/^(a?(sin|cos|tan)h?|atan2|exp|expm1|log|log2|log10|log1p|pow|cbrt|hypot)$/], BinaryExpression[operator='**']:not([left.type='Literal'][right.type='Literal']))",
+  message: 'Engines differ here: take it from maths/.',
+};
+
 const arrowRules = Object.entries(arrows).map(([folder, allowed]) => {
-  const others = Object.keys(arrows).filter((other) => ![folder, ...allowed, ...everywhere].includes(other));
+  const others = Object.keys(arrows).filter(
+    (other) => ![folder, ...allowed, ...(folder === 'maths' ? [] : everywhere)].includes(other),
+  );
   const isCore = folder !== 'node';
   return {
     files: [`${library}/${folder}/**`],
     rules: {
       'no-restricted-syntax': [
         'error',
+        ...(isCore ? [openMaths] : []),
         ...bans([
           listed('packages/frame-juggler'),
           ...(isCore ? [node] : []),

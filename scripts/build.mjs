@@ -9,8 +9,6 @@ const library = 'packages/frame-juggler';
 const cli = 'packages/cli';
 /** The files that speak to packages of many files, or of another module system: each is packed together with its own. */
 const packed = [
-  'paint/css-color.js',
-  'paint/culori-mix.js',
   'text/read-font.js',
   'sketch/decode-picture.js',
   'sketch/table.js',
@@ -59,7 +57,8 @@ const licenses = [...packages].sort().map((folder) => {
   return `${name} ${version} (${license})\n\n${file ? readFileSync(`${folder}/${file}`, 'utf8').trim() : ''}\n`;
 });
 writeFileSync(`${library}/dist/THIRD-PARTY-LICENSES.txt`, licenses.join(`\n${'-'.repeat(80)}\n\n`));
-cpSync(`${library}/src/text/generated/OFL.txt`, `${library}/dist/text/generated/OFL.txt`);
+for (const license of ['text/generated/OFL.txt', 'maths/FDLIBM-LICENSE.txt'])
+  cpSync(`${library}/src/${license}`, `${library}/dist/${license}`);
 for (const file of ['index.html', 'viewer.css']) cpSync(`${cli}/src/viewer/${file}`, `${cli}/dist/viewer/${file}`);
 rmSync(`${cli}/examples`, { recursive: true, force: true });
 cpSync('examples', `${cli}/examples`, { recursive: true, filter: (file) => !/\/(dist|out)$/.test(file) });

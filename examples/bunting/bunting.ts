@@ -2,7 +2,7 @@
  * Bunting in the wind on the day of the regatta: the last frame leads into the first without a seam, as all that moves
  * is made of whole rounds and of noise that comes back.
  */
-import { defineSketch, dial, linearGradient, mix, ramp, type Canvas, type Noise } from 'frame-juggler';
+import { defineSketch, dial, linearGradient, maths, mix, ramp, type Canvas, type Noise } from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 const colors = ramp([palette.buoy, palette.lamp, palette.kelp, palette.sea, palette.deep]);
@@ -51,7 +51,7 @@ function line(canvas: Canvas, depth: number, progress: number, noise: Noise, win
     const t = (i + 0.5) / flags;
     const [x, y] = at(t);
     // A gust runs along the string twice a round.
-    const gust = Math.sin((progress * 2 - t * 1.5) * 2 * Math.PI) * 0.5 + noise.loop(progress, t * 8, depth * 20, 1.5);
+    const gust = maths.sin((progress * 2 - t * 1.5) * 2 * Math.PI) * 0.5 + noise.loop(progress, t * 8, depth * 20, 1.5);
     canvas.group({ translate: [x, y], rotate: wind * gust * 22, skew: [wind * gust * 14, 0], label: 'flag' }, () => {
       const fill = colors((i * 0.37 + depth) % 1);
       canvas.path({ data: `M${-size / 2} 0 H${size / 2} L0 ${size * 1.15}Z`, fill });

@@ -2,7 +2,7 @@
  * A chart of the harbor: depths from a table of soundings, names set straight and along the land, a compass rose made
  * by turning in a loop, a scale bar, and the fairway with its lights.
  */
-import { asset, defineSketch, type Canvas, type Point } from 'frame-juggler';
+import { asset, defineSketch, maths, type Canvas, type Point } from 'frame-juggler';
 
 const paper = '#f4ecd8';
 const land = '#e3c98f';
@@ -10,9 +10,12 @@ const ink = '#2b3a4a';
 const magenta = '#a8326e';
 
 /** Where the shore is at a height of the chart, pushed out to sea by so many pixels. */
-const shore = (y: number, out = 0): [number, number] => [330 + 90 * Math.sin(y / 120) + 40 * Math.sin(y / 47) + out, y];
+const shore = (y: number, out = 0): [number, number] => [
+  330 + 90 * maths.sin(y / 120) + 40 * maths.sin(y / 47) + out,
+  y,
+];
 const shoreline = (out: number): Point[] =>
-  Array.from({ length: 38 }, (_, i) => shore(i * 17 - 20, out * (1 + 0.25 * Math.sin(i / 3))));
+  Array.from({ length: 38 }, (_, i) => shore(i * 17 - 20, out * (1 + 0.25 * maths.sin(i / 3))));
 
 export default defineSketch({
   title: 'Chart of Pellan Quay',

@@ -6,6 +6,7 @@ import {
   conicGradient,
   defineSketch,
   linearGradient,
+  maths,
   radialGradient,
   swing,
   type Canvas,
@@ -154,7 +155,7 @@ function beams(canvas: Canvas, angle: number): void {
 
 function glow(canvas: Canvas, angle: number): void {
   // Brightest when a beam looks at us.
-  const facing = Math.abs(Math.sin((angle * Math.PI) / 180)) ** 6;
+  const facing = maths.pow(Math.abs(maths.sin((angle * Math.PI) / 180)), 6);
   const radius = 70 + facing * 170;
   canvas.circle({
     at: lamp,

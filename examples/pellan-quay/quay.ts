@@ -6,6 +6,7 @@ import {
   asset,
   colorMix,
   defineSketch,
+  maths,
   mix,
   ramp,
   smoothstep,
@@ -120,7 +121,7 @@ function headland(canvas: Canvas, { night }: Scene, random: Random): void {
   const ridge = (lift: number, phase: number): [number, number][] =>
     Array.from({ length: 49 }, (_, i) => {
       const x = i * 20;
-      return [x, horizon - lift - 16 * Math.sin(x / 170 + phase) - 7 * Math.sin(x / 61 + phase * 2)];
+      return [x, horizon - lift - 16 * maths.sin(x / 170 + phase) - 7 * maths.sin(x / 61 + phase * 2)];
     });
   canvas.polygon({ points: [...ridge(34, 0.4), [960, horizon], [0, horizon]], fill: far });
   canvas.polygon({ points: [...ridge(12, 2.6), [960, horizon], [0, horizon]], fill: near });
@@ -154,7 +155,7 @@ function sea(canvas: Canvas, { hour, seconds, night }: Scene): void {
   for (let i = 0; i < 46; i++) {
     const depth = i / 46;
     const y = horizon + 4 + depth ** 1.5 * 210;
-    const x = 480 + 300 * Math.sin(i * 2.4) * (0.5 + depth) + swing(seconds, 3 + (i % 5), -12, 12);
+    const x = 480 + 300 * maths.sin(i * 2.4) * (0.5 + depth) + swing(seconds, 3 + (i % 5), -12, 12);
     const length = 10 + depth * 46;
     canvas.line({
       from: [x - length, y],
@@ -210,7 +211,7 @@ function lighthouse(canvas: Canvas, { seconds, night }: Scene): void {
         fill: shade('#c8402f'),
       });
       // The beam sweeps round: seen from the side it grows, thins and turns over.
-      const reach = Math.cos((seconds / 4) * 2 * Math.PI);
+      const reach = maths.cos((seconds / 4) * 2 * Math.PI);
       canvas.group({ rotate: 4, scale: [reach, 1] }, () => {
         for (let layer = 1; layer <= 6; layer++)
           canvas.polygon({ points: [[0, -2], [-820, -9 * layer - 20], [-820, 9 * layer + 8], [0, 4]], fill: '#ffedb0', opacity: 0.07 * night }); // prettier-ignore
@@ -309,8 +310,8 @@ function quay(canvas: Canvas, { water, night }: Scene): void {
   canvas.rect({ from: [0, water], to: [318, 540], fill: colorMix('#1f5f78', '#0a1533', night), opacity: 0.78 });
   for (let x = 6; x < 310; x += 22)
     canvas.line({
-      from: [x, water + 1.5 * Math.sin(x)],
-      to: [x + 12, water + 1.5 * Math.sin(x + 2)],
+      from: [x, water + 1.5 * maths.sin(x)],
+      to: [x + 12, water + 1.5 * maths.sin(x + 2)],
       stroke: { color: 'white', width: 2.2 },
       opacity: 0.5 - night * 0.25,
     });

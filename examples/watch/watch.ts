@@ -5,6 +5,7 @@
 import {
   defineSketch,
   linearGradient,
+  maths,
   mix,
   radialGradient,
   scenes,
@@ -49,7 +50,7 @@ export default defineSketch({
     if (pointer.justPressed) Object.assign(state, { night: !state.night, since: 0 });
     const [x, y] = aim(pointer, seconds);
     for (const { name, at } of things) {
-      const found = state.night && (pointer.over(name) || Math.hypot(x - at[0], y - at[1]) < 60);
+      const found = state.night && (pointer.over(name) || maths.hypot(x - at[0], y - at[1]) < 60);
       state.lit[name] = mix(state.lit[name], found ? 1 : 0, 1 - 0.02 ** delta);
     }
   },
@@ -95,8 +96,8 @@ function night(canvas: Canvas, { seconds, pointer, random }: Moment, { lit }: St
 }
 
 function beam(canvas: Canvas, [x, y]: readonly [number, number]): void {
-  const far = Math.hypot(x - tower[0], y - tower[1]);
-  const turn = (Math.atan2(y - tower[1], x - tower[0]) * 180) / Math.PI;
+  const far = maths.hypot(x - tower[0], y - tower[1]);
+  const turn = (maths.atan2(y - tower[1], x - tower[0]) * 180) / Math.PI;
   canvas.group({ translate: tower, rotate: turn, blend: 'screen' }, () => {
     canvas.polygon({
       points: [[0, -5], [far, -64], [far, 64], [0, 5]],

@@ -8,7 +8,9 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { seededRandom } from 'frame-juggler';
+import { canMount, disk } from './disk.mjs';
 import { ends } from './ends.mjs';
+import { closePage, frames } from './frames.mjs';
 import { inputs } from './inputs.mjs';
 
 const { values } = parseArgs({
@@ -19,17 +21,20 @@ const { values } = parseArgs({
     seed: { type: 'string', default: String(Date.now() % 1e6) },
   },
 });
-const attacks = { ...ends, ...inputs };
+const trial = mkdtempSync(path.join(tmpdir(), 'juggle-chaos-'));
+const mounts = canMount(trial);
+rmSync(trial, { recursive: true, force: true });
+const attacks = { ...ends, ...inputs, ...frames, ...(mounts ? disk : {}) };
 const names = Object.keys(attacks);
 const until = Date.now() + Number(values.minutes) * 60_000;
 const first = values.only === undefined ? 0 : Number(values.only);
 const last = values.only === undefined ? Number(values.rounds) : first + 1;
 const counts = Object.fromEntries(names.map((name) => [name, { made: 0, fell: 0 }]));
 
-console.log(`seed ${values.seed}`);
+console.log(`seed ${values.seed}${mounts ? '' : '; no full disks: this machine lets nobody mount any'}`);
 for (let round = first; round < last && Date.now() < until; round++) {
   const random = seededRandom(`${values.seed}/${round}`);
-  const name = random.pick(names);
+  const name = names[round % names.length];
   const folder = mkdtempSync(path.join(tmpdir(), 'juggle-chaos-'));
   counts[name].made++;
   try {
@@ -41,6 +46,7 @@ for (let round = first; round < last && Date.now() < until; round++) {
   }
   rmSync(folder, { recursive: true, force: true });
 }
+await closePage();
 for (const [name, { made, fell }] of Object.entries(counts))
   console.log(`${name.padEnd(10)} ${made} made, ${fell} fell`);
 process.exitCode = Object.values(counts).some(({ fell }) => fell > 0) ? 1 : 0;

@@ -5,19 +5,19 @@ import path from 'node:path';
 import { decode, decodeApng } from 'fast-png';
 import { GifReader } from 'omggif';
 
-const command = path.resolve('packages/cli/dist/juggle.js');
-const outputs = ['f/%03d.png', 'f/%03d.svg', 'all.gif', 'all.apng', 'all.y4m', 'all.mp4', 'all.webm'];
+export const command = path.resolve('packages/cli/dist/juggle.js');
+export const outputs = ['f/%03d.png', 'f/%03d.svg', 'all.gif', 'all.apng', 'all.y4m', 'all.mp4', 'all.webm'];
 /** Milliseconds: how long a signal may take, and an encoder that nobody needs any more. */
 const most = { signal: 5000, orphan: 1000 };
 
-const sketch = (carry) => `import { defineSketch } from 'frame-juggler';
+export const sketch = (carry) => `import { defineSketch } from 'frame-juggler';
 export default defineSketch({ canvas: { width: 320, height: 180 }, frameRate: 20, duration: 3000, carry: ${carry},
   paint(canvas, { frame }) { canvas.rect({ at: [frame % 320, 90], size: 40, rotate: frame, fill: 'teal' }); } });
 `;
 const pause = (time) => new Promise((resolve) => setTimeout(resolve, time));
 
 /** What is in a file must be all of it. */
-function checkWhole(file) {
+export function checkWhole(file) {
   const bytes = readFileSync(file);
   if (file.endsWith('.png')) decode(bytes);
   else if (file.endsWith('.apng')) decodeApng(bytes);

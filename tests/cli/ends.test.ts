@@ -53,6 +53,23 @@ describe('a sketch that does not come back', () => {
   });
 });
 
+test('a reader that has stopped reading keeps no render from being stopped', async () => {
+  const pipe = path.join(folder.path, 'stalled');
+  execFileSync('mkfifo', [pipe]);
+  const reader = spawn('sh', ['-c', 'exec sleep 60 < stalled'], { cwd: folder.path });
+  const command = `exec "${process.execPath}" "${path.resolve('packages/cli/dist/juggle.js')}" render far.ts -o - --format y4m --density 20 > stalled`;
+  const child = spawn('sh', ['-c', command], { cwd: folder.path });
+  let said = '';
+  child.stderr.on('data', (data: Buffer) => (said += data.toString()));
+  const closed = new Promise((resolve) => child.on('close', resolve));
+  // By then the pipe is long full.
+  await new Promise((resolve) => setTimeout(resolve, 4000));
+  child.kill('SIGINT');
+  expect(await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 10_000, 'hung'))])).toBe(130);
+  reader.kill();
+  expect(said).toContain('juggle: stopped');
+});
+
 describe('a signal', () => {
   // An encoder that waits for ever, whatever it is told gently.
   const encoder = path.join(folder.path, 'encoder');

@@ -1,5 +1,5 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { existsSync, lstatSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, truncateSync, writeFileSync } from 'node:fs'; // prettier-ignore
 import path from 'node:path';
 import { decode } from 'fast-png';
@@ -34,6 +34,36 @@ describe('what is no file', () => {
 
   test('that is full is said', async () => {
     expect(await render('/dev/full', '--format', 'png')).toMatchObject({ code: 2, err: 'juggle: /dev/full could not be written: the disk is full\n' }); // prettier-ignore
+  });
+
+  const proc = existsSync('/proc/self') ? test : test.skip;
+  proc('a place that takes no folders is said', async () => {
+    expect((await render('/proc/gulls/deep/%d.png')).err).toBe('juggle: the folder /proc/gulls could not be made: /proc takes none\n'); // prettier-ignore
+  });
+
+  /** A render on a small disk of its own, where the machine lets us mount one. */
+  const onDisk = (options: string, output: string): { status: number | null; stderr: string } => {
+    mkdirSync(at('disk'), { recursive: true });
+    const script = 'mount -t tmpfs -o "$1" tmpfs disk && shift && exec "$@"';
+    const command = [process.execPath, path.resolve('packages/cli/dist/juggle.js')];
+    const args = ['render', 'gull.ts', '-o', `disk/${output}`, '-q', '--density', '30'];
+    return spawnSync('unshare', ['-rm', 'sh', '-c', script, 'sh', options, ...command, ...args], {
+      cwd: folder.path,
+      encoding: 'utf8',
+    });
+  };
+  const mounts = spawnSync('unshare', ['-rm', 'mount', '-t', 'tmpfs', 'tmpfs', '/mnt']).status === 0;
+  const mounted = mounts ? test : test.skip;
+  mounted.each(['all.mp4', 'all.webm', 'all.gif', 'all.y4m'])('a disk that is full before %s is whole', (output) => {
+    expect(onDisk('size=4k', output)).toMatchObject({
+      status: 2,
+      stderr: `juggle: disk/${output} could not be written: the disk is full. Nothing was written to disk/${output}\n`,
+    });
+  });
+
+  mounted('a disk that can only be read', () => {
+    expect(onDisk('ro', 'all.gif').stderr).toBe('juggle: disk/all.gif could not be written: disk can only be read\n');
+    expect(onDisk('ro', 'f/g/%d.png').stderr).toBe('juggle: the folder disk/f could not be made: disk can only be read\n'); // prettier-ignore
   });
 
   test('a link is followed', async () => {
@@ -78,7 +108,9 @@ describe('names and damage', () => {
 
   test('a number that a sequence cannot have', async () => {
     expect((await render('frames/%5d.png')).err).toBe('juggle: frames/%5d.png has a number that cannot be read; expected %d, or %04d for at least four digits\n'); // prettier-ignore
-    expect((await render('gull.ts/%d.png')).err).toBe('juggle: gull.ts could not be made: gull.ts is not a folder\n');
+    expect((await render('gull.ts/%d.png')).err).toBe(
+      'juggle: the folder gull.ts could not be made: gull.ts is not a folder\n',
+    );
   });
 
   test.each(['png', 'svg'])('a %s frame that is cut or damaged is made again', async (kind) => {

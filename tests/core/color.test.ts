@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { colorMix, gray, hsl, oklch, ramp, rgb } from '../../packages/frame-juggler/src/index.ts';
 import { readColor } from '../../packages/frame-juggler/src/paint/color.ts';
 
@@ -51,5 +52,29 @@ describe('colors', () => {
     expect(colorMix('black', 'white', 0.5, 'rgb').toString()).toBe('#808080');
     // What browsers give for color-mix(in oklab, red, blue).
     expect(colorMix('red', 'blue', 0.5).toString()).toBe('#8c53a2');
+  });
+
+  const spaces = ['oklab', 'oklch', 'rgb', 'hsl', 'lab', 'lch'] as const;
+  test.each(spaces)('mixed in %s it is the first at 0, the last at 1, and itself with itself', (space) => {
+    const byte = fc.integer({ min: 0, max: 255 });
+    const any = fc.tuple(byte, byte, byte, fc.double({ min: 0, max: 1, noNaN: true })).map((it) => rgb(...it));
+    fc.assert(
+      fc.property(any, any, fc.double({ min: 0, max: 1, noNaN: true }), (a, b, t) => {
+        expect(colorMix(a, b, 0, space)).toEqual(a);
+        expect(colorMix(a, b, 1, space)).toEqual(b);
+        const same = colorMix(a, a, t, space);
+        for (const channel of ['red', 'green', 'blue'] as const) expect(same[channel]).toBeCloseTo(a[channel], 1);
+        expect(colorMix(a, b, t, space).alpha).toBeCloseTo(a.alpha + (b.alpha - a.alpha) * t, 10);
+      }),
+    );
+  });
+
+  test('a gray has no hue of its own, and hues go the shorter way round', () => {
+    for (const space of ['oklch', 'hsl', 'lch'] as const) {
+      const { red, green, blue } = colorMix('white', 'red', 0.5, space);
+      expect(red > green && red > blue).toBe(true);
+    }
+    expect(colorMix('hsl(350 100% 50%)', 'hsl(30 100% 50%)', 0.5, 'hsl').toString()).toBe(hsl(10, 100, 50).toString());
+    expect(colorMix('hsl(30 100% 50%)', 'hsl(350 100% 50%)', 0.25, 'hsl').toString()).toBe(hsl(20, 100, 50).toString());
   });
 });

@@ -71,6 +71,35 @@ describe('easing', () => {
       );
   });
 
+  test.each([
+    ['sine', [0.0761, 0.2929, 0.6173]],
+    ['quad', [0.0625, 0.25, 0.5625]],
+    ['quint', [0.001, 0.0313, 0.2373]],
+    ['expo', [0.0046, 0.0303, 0.176]],
+    ['circ', [0.0318, 0.134, 0.3386]],
+    ['back', [-0.0641, -0.0877, 0.1826]],
+    ['elastic', [-0.0046, -0.0152, 0.088]],
+    ['bounce', [0.0273, 0.2344, 0.5273]],
+  ])('%s begins by its formula', (name, quarters) => {
+    expect(at(easing(`${name}-in`), 0.25, 0.5, 0.75)).toEqual(quarters);
+    expect(at(easing(`${name}-in-out`), 0.125, 0.25)).toEqual(at((t) => easing(`${name}-in`)(2 * t) / 2, 0.125, 0.25));
+  });
+
+  test('a cubic Bézier is as high above its progress as its curve', () => {
+    const x1 = fc.double({ min: 0, max: 1, noNaN: true });
+    const y1 = fc.double({ min: -2, max: 3, noNaN: true });
+    fc.assert(
+      fc.property(x1, y1, x1, y1, unit, (ax, ay, bx, by, t) => {
+        const coordinate = (p1: number, p2: number): number => 3 * p1 * t * (1 - t) ** 2 + 3 * p2 * t * t * (1 - t) + t ** 3;
+        // Where the curve stands upright a hair of progress is a long way up.
+        const slope = 3 * ax * (1 - t) ** 2 + 6 * (bx - ax) * t * (1 - t) + 3 * (1 - bx) * t * t;
+        fc.pre(slope > 1e-3);
+        const curve = easing(`cubic-bezier(${ax.toFixed(20)}, ${ay.toFixed(20)}, ${bx.toFixed(20)}, ${by.toFixed(20)})`);
+        expect(curve(coordinate(ax, bx))).toBeCloseTo(coordinate(ay, by), 8);
+      }),
+    ); // prettier-ignore
+  });
+
   test('CSS syntax gives CSS values', () => {
     expect(at(easing('steps(4, jump-none)'), 0, 0.24, 0.25, 0.8, 1)).toEqual([0, 0, 0.3333, 1, 1]);
     expect(at(easing('steps(2, start)'), 0, 0.49, 0.5)).toEqual([0.5, 0.5, 1]);
@@ -85,7 +114,15 @@ describe('easing', () => {
     expect(errorOf(() => easing('ease-inout'))).toBe(
       'easing: "ease-inout" is not an easing; did you mean "ease-in-out"?',
     );
-    for (const wrong of ['steps(0)', 'steps(1, jump-none)', 'cubic-bezier(2, 0, 0, 1)', 'linear(1)', 'linear(0, x)'])
+    expect(errorOf(() => easing('ease')(NaN))).toBe('easing: progress NaN is not finite; expected a finite number');
+    for (const wrong of [
+      'constructor',
+      'steps(0)',
+      'steps(1, jump-none)',
+      'cubic-bezier(2, 0, 0, 1)',
+      'linear(1)',
+      'linear(0, x)',
+    ])
       expect(errorOf(() => easing(wrong))).toMatch('expected');
   });
 });

@@ -71,6 +71,12 @@ describe('an SVG document', () => {
     );
   }, 60_000);
 
+  test('leaves out an arc that reaches beyond all numbers', () => {
+    const { MAX_VALUE } = Number;
+    expect(drawn((c) => c.arc({ at: [MAX_VALUE, 0], radius: 1e300, start: 0, end: 90, stroke: 'teal' }))).toEqual([]);
+    expect(drawn((c) => c.arc({ at: [1e306, 0], radius: 1e306, start: 0, end: 90, stroke: 'teal' })).length).toBe(1);
+  });
+
   test('names plain shapes by plain elements, with no attribute that says what goes without saying', () => {
     const shapes = drawn((canvas) => {
       canvas.circle({ at: [10, 20], radius: 5, fill: 'teal' });

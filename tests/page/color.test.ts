@@ -50,12 +50,10 @@ test('colors are read as Chromium reads them', async () => {
     const [ours, pixel] = [parseCssColor(text), theirs[index]];
     if (ours === undefined || pixel === undefined || pixel[3] === 0)
       return (ours === undefined) !== (pixel === undefined) || (pixel?.[3] === 0 && ours!.alpha !== 0);
-    const { r, g, b, alpha = 1 } = ours;
+    const { rgb, alpha } = ours;
     // Far beyond what a screen can show its own arithmetic gives out.
-    if ([r, g, b].some((unit) => Math.abs(unit) > 4)) return false;
-    return [r, g, b, alpha].some(
-      (unit, channel) => Math.abs(Math.min(1, Math.max(0, unit)) * 255 - pixel[channel]) > 2,
-    );
+    if (rgb.some((unit) => Math.abs(unit) > 4)) return false;
+    return [...rgb, alpha].some((unit, channel) => Math.abs(Math.min(1, Math.max(0, unit)) * 255 - pixel[channel]) > 2);
   });
   expect(differing).toEqual([]);
   expect(theirs.filter((pixel) => pixel !== undefined).length).toBeGreaterThan(1000);

@@ -1,4 +1,4 @@
-import { readFile } from 'node:fs/promises';
+import { readFile, stat } from 'node:fs/promises';
 import { randomInt } from 'node:crypto';
 import { parseDial, readTrack, SketchError, type InputTrack, type LoadListener, type Sketch } from 'frame-juggler';
 import { describe, readDialFile, type RenderOptions } from 'frame-juggler/node';
@@ -43,11 +43,16 @@ export function chooseSeed(seed: number | 'new' | undefined): number | undefined
   return seed === 'new' ? randomInt(1, 1_000_000) : seed;
 }
 
+/** The largest input track, in bytes: hours of a pointer that never rests. */
+const maxTrack = 64e6;
+
 /** The input track of a file, and its text; undefined where none is named. */
 export async function readInput(file: string | undefined): Promise<{ text: string; track: InputTrack } | undefined> {
   if (file === undefined) return undefined;
   let text: string;
   try {
+    const { size } = await stat(file);
+    if (size > maxTrack) throw new Error(`it is ${Math.ceil(size / 1e6)} MB: expected at most ${maxTrack / 1e6} MB`);
     text = await readFile(file, 'utf8');
   } catch (error) {
     throw new SketchError({ problem: `${file} could not be read: ${describe(error, file)}` });

@@ -57,6 +57,7 @@ export { seededNoise } from './chance/noise.ts';
 export type { Noise } from './chance/noise.ts';
 export { seededRandom } from './chance/random.ts';
 export type { Random, RandomArea, RandomColorOptions, Range } from './chance/random.ts';
+export * as maths from './maths/index.ts';
 export { clamp, cycle, mix, remap, smoothstep, swing, wrap, zigzag } from './motion/cycle.ts';
 export { easing } from './motion/easing.ts';
 export type { Easing } from './motion/easing.ts';

@@ -1,12 +1,13 @@
 import { Picture } from '../paint/picture.ts';
-import type { AssetHost } from '../sketch/assets.ts';
+import { checkFileSize, type AssetHost } from '../sketch/assets.ts';
 import { contextOf } from '../surfaces/canvas2d/paint.ts';
 
 /** Reads a sketch's files over the page's own server, and pictures with the browser's decoders. */
 export const pageHost: AssetHost = {
-  async read(url) {
+  async read(url, maxBytes) {
     const response = await fetch(url.href);
     if (!response.ok) throw new Error(`the server answered ${response.status}`);
+    checkFileSize(Number(response.headers.get('Content-Length')), maxBytes);
     return new Uint8Array(await response.arrayBuffer());
   },
   async decodePicture(bytes) {

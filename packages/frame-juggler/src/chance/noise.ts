@@ -1,6 +1,7 @@
 import { createNoise2D, createNoise3D, createNoise4D } from 'simplex-noise';
 import { finite } from '../schema/kind.ts';
 import { readSeed, seededRandom } from './random.ts';
+import { sinCos } from '../maths/degrees.ts';
 
 /**
  * Smooth chance: near places have near values, all from −1 to 1 and 0 on average. One unit is about as far as two
@@ -39,11 +40,11 @@ export function seededNoise(seed: string | number): Noise {
     return z === undefined ? plane()(x, y) : space()(x, y, finite.read('noise', 'z', z));
   };
   noise.loop = (turn: number, x = 0, y = 0, reach = 1): number => {
-    const angle = finite.read('noise.loop', 'turn', turn) * 2 * Math.PI;
+    const { sin, cos } = sinCos(finite.read('noise.loop', 'turn', turn) * 360);
     const radius = finite.read('noise.loop', 'reach', reach) / 2;
     const place = [finite.read('noise.loop', 'x', x), finite.read('noise.loop', 'y', y)] as const;
     // A circle in the third and the fourth dimension.
-    return beyond()(...place, radius * Math.cos(angle), radius * Math.sin(angle));
+    return beyond()(...place, radius * cos, radius * sin);
   };
   noise.stream = (key: string | number): Noise => seededNoise(`${seed}/${key}`);
   return noise;

@@ -5,6 +5,8 @@ import { hsl, type Color } from '../paint/color.ts';
 import { anything, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
+import { sinCos } from '../maths/degrees.ts';
+import { log } from '../maths/exponent.ts';
 
 /** A range `[lo, hi]`, or one number that stands still. */
 export type Range = number | Pair;
@@ -119,8 +121,8 @@ export function seededRandom(seed: string | number): Random {
       finite.read('random.normal', 'mean', mean);
       length.read('random.normal', 'deviation', deviation);
       // Box and Muller: two even numbers give one of the normal distribution.
-      const radius = Math.sqrt(-2 * Math.log(1 - unit()));
-      return mean + deviation * (radius * Math.cos(2 * Math.PI * unit()));
+      const radius = Math.sqrt(-2 * log(1 - unit()));
+      return mean + deviation * (radius * sinCos(360 * unit()).cos);
     },
     point(area) {
       const call = 'random.point';
@@ -131,8 +133,8 @@ export function seededRandom(seed: string | number): Random {
       if (isCircle(area)) {
         circleOptions.check(call, area);
         const reach = area.radius * Math.sqrt(unit());
-        const angle = 2 * Math.PI * unit();
-        return { x: xOf(area.at) + reach * Math.cos(angle), y: yOf(area.at) + reach * Math.sin(angle) };
+        const { sin, cos } = sinCos(360 * unit());
+        return { x: xOf(area.at) + reach * cos, y: yOf(area.at) + reach * sin };
       }
       boxOptions.check(call, area);
       const { from, to } = area as { from: Point; to: Point };

@@ -1,4 +1,5 @@
 import type { Polylines } from './polyline.ts';
+import { hypot } from '../maths/power.ts';
 
 /** An outline that a pattern would cut into more pieces than this stays whole: they are finer than any pixel. */
 const maxDashes = 100_000;
@@ -58,7 +59,7 @@ function dashSubpath(
     const to = (first + ((segment + 1) % corners)) * 2;
     const dx = points[to] - points[from];
     const dy = points[to + 1] - points[from + 1];
-    const length = Math.hypot(dx, dy);
+    const length = hypot(dx, dy);
     let along = 0;
     while (length - along > remaining) {
       along += remaining;
@@ -86,7 +87,7 @@ function subpathLength(lines: Polylines, subpath: number): number {
   const end = lines.end(subpath);
   let sum = 0;
   for (let i = first + 1; i < end; i++)
-    sum += Math.hypot(points[i * 2] - points[i * 2 - 2], points[i * 2 + 1] - points[i * 2 - 1]);
+    sum += hypot(points[i * 2] - points[i * 2 - 2], points[i * 2 + 1] - points[i * 2 - 1]);
   return sum;
 }
 

@@ -1,8 +1,10 @@
 import { arc, close, commandLength, line, move, quad, type Path } from './path.ts';
 import { largestScale, type Matrix } from './matrix.ts';
-import { sinCos } from './angle.ts';
+import { sinCos } from '../maths/degrees.ts';
 import type { Box } from './box.ts';
 import type { Polylines } from './polyline.ts';
+import { acos } from '../maths/arc.ts';
+import { hypot } from '../maths/power.ts';
 
 /**
  * A path as straight lines under a transform, none of them further than `tolerance` from the true curve (both in the
@@ -123,7 +125,7 @@ function flattenArc(m: Matrix, start: number, sweep: number, tolerance: number, 
   if (!Number.isFinite(radius)) return;
   const pieces = Math.max(1, Math.ceil(Math.abs(sweep) / arcPiece));
   // A chord over an angle of 2·α lies r·(1 - cos α) from its arc.
-  const half = radius > tolerance ? Math.acos(1 - tolerance / radius) : Math.PI / 2;
+  const half = radius > tolerance ? acos(1 - tolerance / radius) : Math.PI / 2;
   const step = Math.max(half * 2 * (180 / Math.PI), 1e-6);
   for (let piece = 0; piece < pieces; piece++)
     arcPart(m, start + (sweep * piece) / pieces, sweep / pieces, step, radius, visible, out);
@@ -189,7 +191,7 @@ function flattenCubic(
   // prettier-ignore
   const ddx = Math.max(Math.abs(x0 - 2 * x1 + x2), Math.abs(x1 - 2 * x2 + x3));
   const ddy = Math.max(Math.abs(y0 - 2 * y1 + y2), Math.abs(y1 - 2 * y2 + y3));
-  const steps = Math.ceil(Math.sqrt((0.75 * Math.hypot(ddx, ddy)) / tolerance));
+  const steps = Math.ceil(Math.sqrt((0.75 * hypot(ddx, ddy)) / tolerance));
   if (!(steps > 1) || !Number.isFinite(steps) || out.count > maxPoints) return out.add(x3, y3);
   if (steps > maxChords && depth < deepest) {
     const outside =

@@ -1,4 +1,4 @@
-import { sinCos } from './angle.ts';
+import { sinCos } from '../maths/degrees.ts';
 
 /**
  * An affine transform `[a, b, c, d, e, f]` in the order of SVG's `matrix()` and the canvas standard:

@@ -1,6 +1,7 @@
 import { fail } from '../error.ts';
-import { sinCos } from './angle.ts';
+import { sinCos } from '../maths/degrees.ts';
 import { arc, close, cubic, isFinitePath, line, move, quad, type Path } from './path.ts';
+import { atan2 } from '../maths/arc.ts';
 
 /** How many numbers each command of SVG path data takes. */
 const argumentCounts: Readonly<Record<string, number>> = { M: 2, L: 2, H: 1, V: 1, C: 6, S: 4, Q: 4, T: 2, A: 7, Z: 0 };
@@ -118,15 +119,15 @@ function arcBetween(x0: number, y0: number, values: readonly number[], x1: numbe
   const [dx, dy] = [(x0 - x1) / 2, (y0 - y1) / 2];
   const [px, py] = [cos * dx + sin * dy, cos * dy - sin * dx];
   // Radii too short to reach grow until they do.
-  const reach = (px / radiusX) ** 2 + (py / radiusY) ** 2;
+  const reach = square(px / radiusX) + square(py / radiusY);
   const grow = Math.sqrt(Math.max(1, reach));
   const [rx, ry] = [Math.abs(radiusX) * grow, Math.abs(radiusY) * grow];
   const sign = large === sweeps ? -1 : 1;
-  const over = (rx * py) ** 2 + (ry * px) ** 2;
-  const factor = sign * Math.sqrt(Math.max(0, ((rx * ry) ** 2 - over) / over));
+  const over = square(rx * py) + square(ry * px);
+  const factor = sign * Math.sqrt(Math.max(0, (square(rx * ry) - over) / over));
   const [ux, uy] = [(factor * rx * py) / ry, (-factor * ry * px) / rx];
-  const start = (Math.atan2((py - uy) / ry, (px - ux) / rx) * 180) / Math.PI;
-  const end = (Math.atan2((-py - uy) / ry, (-px - ux) / rx) * 180) / Math.PI;
+  const start = (atan2((py - uy) / ry, (px - ux) / rx) * 180) / Math.PI;
+  const end = (atan2((-py - uy) / ry, (-px - ux) / rx) * 180) / Math.PI;
   let sweep = (((end - start) % 360) + 360) % 360;
   if (sweeps === 0 && sweep > 0) sweep -= 360;
   return [
@@ -140,3 +141,5 @@ function arcBetween(x0: number, y0: number, values: readonly number[], x1: numbe
     sweep,
   ];
 }
+
+const square = (x: number): number => x * x;

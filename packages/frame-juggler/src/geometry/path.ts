@@ -1,6 +1,7 @@
 import { apply, identity, rotation as rotationMatrix, type Matrix } from './matrix.ts';
-import { sinCos } from './angle.ts';
+import { sinCos } from '../maths/degrees.ts';
 import { emptyBox, growBox, type Box } from './box.ts';
+import { atan2 } from '../maths/arc.ts';
 
 /**
  * An outline as a flat list of numbers: a command, then its arguments, and so on. Plain, compact, and the one form of
@@ -54,9 +55,12 @@ export function arcPoint(path: Path, i: number, degrees: number): [number, numbe
   return ellipsePoint(path[i + 1], path[i + 2], path[i + 3], path[i + 4], path[i + 5], degrees);
 }
 
+/** A point of an arc may lie further out than its numbers: up to here it is a number too. */
+const farthest = Number.MAX_VALUE / 4;
+
 /** Whether an outline holds nothing but finite numbers. */
 export function isFinitePath(path: Path): boolean {
-  for (let i = 0; i < path.length; i++) if (!Number.isFinite(path[i])) return false;
+  for (let i = 0; i < path.length; i++) if (!(Math.abs(path[i]) <= farthest)) return false;
   return true;
 }
 
@@ -102,8 +106,8 @@ export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = pa
         const [cx, cy, ex, ey] = [path[i + 1], path[i + 2], path[i + 3], path[i + 4]];
         const at = (t: number): void =>
           add(
-            (1 - t) ** 2 * x + 2 * t * (1 - t) * cx + t * t * ex,
-            (1 - t) ** 2 * y + 2 * t * (1 - t) * cy + t * t * ey,
+            (1 - t) * (1 - t) * x + 2 * t * (1 - t) * cx + t * t * ex,
+            (1 - t) * (1 - t) * y + 2 * t * (1 - t) * cy + t * t * ey,
           );
         for (const row of [0, 1]) {
           const [p0, p1, p2] = [
@@ -152,7 +156,7 @@ export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = pa
           // The ellipse's row coordinate is u·cos θ + v·sin θ: extreme at atan2(v, u) and opposite.
           const u = (matrix[row] * cos + matrix[row + 2] * sin) * rx;
           const v = (-matrix[row] * sin + matrix[row + 2] * cos) * ry;
-          const extreme = (Math.atan2(v, u) * 180) / Math.PI;
+          const extreme = (atan2(v, u) * 180) / Math.PI;
           for (const candidate of [extreme, extreme + 180]) {
             const along = ((((candidate - start) * Math.sign(sweep || 1)) % 360) + 360) % 360;
             if (along < Math.abs(sweep)) at(candidate);

@@ -1,4 +1,4 @@
-import { sinCos } from './angle.ts';
+import { sinCos } from '../maths/degrees.ts';
 import { determinant, multiply, type Matrix } from './matrix.ts';
 
 /**

@@ -1,4 +1,7 @@
 import type { Polylines } from './polyline.ts';
+import { acos, atan2 } from '../maths/arc.ts';
+import { hypot } from '../maths/power.ts';
+import { cos, sin } from '../maths/sine.ts';
 
 export type Cap = 'butt' | 'round' | 'square';
 export type Join = 'miter' | 'round' | 'bevel';
@@ -46,7 +49,7 @@ class Stroker {
     private readonly out: Polylines,
   ) {
     this.half = pen.width / 2;
-    this.arcStep = this.half > tolerance ? Math.max(finestStep, 2 * Math.acos(1 - tolerance / this.half)) : Math.PI / 2;
+    this.arcStep = this.half > tolerance ? Math.max(finestStep, 2 * acos(1 - tolerance / this.half)) : Math.PI / 2;
   }
 
   subpath(lines: Polylines, subpath: number): void {
@@ -100,7 +103,7 @@ class Stroker {
       const next = (i + 1) % xs.length;
       const vx = xs[next] - xs[i];
       const vy = ys[next] - ys[i];
-      const length = Math.hypot(vx, vy);
+      const length = hypot(vx, vy);
       dx.push(vx / length);
       dy.push(vy / length);
       lengths.push(length);
@@ -143,7 +146,7 @@ class Stroker {
       return;
     }
     this.add(x + ax, y + ay);
-    if (pen.join === 'round') this.arc(x, y, ax, ay, Math.atan2(cross, dot), true);
+    if (pen.join === 'round') this.arc(x, y, ax, ay, atan2(cross, dot), true);
     // The miter's length over the width is 1 / sin(θ/2), with θ the angle between the segments: 2 / (1 + dot) squared.
     else if (pen.join === 'miter' && cross > 0 && 2 <= pen.miterLimit * pen.miterLimit * (1 + dot)) {
       const k = 1 / (1 + dot);
@@ -188,9 +191,8 @@ class Stroker {
     const steps = this.out.count > maxPoints ? 1 : Math.ceil(sweep / this.arcStep);
     for (let step = 1; step < steps; step++) {
       const turn = (sweep * step) / steps;
-      const sin = Math.sin(turn);
-      const cos = Math.cos(turn);
-      this.add(x + ax * cos - ay * sin, y + ax * sin + ay * cos);
+      const [s, c] = [sin(turn), cos(turn)];
+      this.add(x + ax * c - ay * s, y + ax * s + ay * c);
     }
   }
 

@@ -1,6 +1,7 @@
 import { fail } from '../error.ts';
 import { finite, kindOf, positive } from '../schema/kind.ts';
 import { pair, type Pair } from '../schema/point.ts';
+import { sinCos } from '../maths/degrees.ts';
 
 /** How far a cycle of `period` seconds has come: 0 up to, but not with, 1. */
 export function cycle(seconds: number, period: number): number {
@@ -10,7 +11,7 @@ export function cycle(seconds: number, period: number): number {
 /** Smoothly to and fro between `lo` and `hi`, once a `period` (seconds): begins in the middle, rising, as a sine. */
 export function swing(seconds: number, period: number, lo: number, hi: number): number {
   const turn = cycle(seconds, positive.read('swing', 'period', period));
-  return lo + (hi - lo) * (0.5 + 0.5 * Math.sin(turn * 2 * Math.PI));
+  return lo + (hi - lo) * (0.5 + 0.5 * sinCos(turn * 360).sin);
 }
 
 /** Evenly to and fro between `lo` and `hi`, once a `period` (seconds): begins at `lo`. */

@@ -1,53 +1,39 @@
-import bezier from 'bezier-easing';
-import {
-  easeBackIn, easeBackInOut, easeBackOut, easeBounceIn, easeBounceInOut, easeBounceOut,
-  easeCircleIn, easeCircleInOut, easeCircleOut, easeCubicIn, easeCubicInOut, easeCubicOut,
-  easeElasticIn, easeElasticInOut, easeElasticOut, easeExpIn, easeExpInOut, easeExpOut,
-  easePolyIn, easePolyInOut, easePolyOut, easeQuadIn, easeQuadInOut, easeQuadOut,
-  easeSinIn, easeSinInOut, easeSinOut,
-} from 'd3-ease'; // prettier-ignore
 import { fail, suggest } from '../error.ts';
+import { finite } from '../schema/kind.ts';
+import { cubicBezier } from './cubic-bezier.ts';
+import { easingFamilies, type Easing } from './easing-families.ts';
 
-/** From how far a motion has come in time, 0 to 1, to how far it has come: 0 to 1 as well, or beyond for an overshoot. */
-export type Easing = (progress: number) => number;
+export type { Easing };
 
 /** Easings by name: those of CSS, and the usual families with `-in`, `-out` and `-in-out`. */
 const named: Readonly<Record<string, Easing>> = {
   linear: (t) => t,
-  ease: bezier(0.25, 0.1, 0.25, 1),
-  'ease-in': bezier(0.42, 0, 1, 1),
-  'ease-out': bezier(0, 0, 0.58, 1),
-  'ease-in-out': bezier(0.42, 0, 0.58, 1),
+  ease: cubicBezier(0.25, 0.1, 0.25, 1),
+  'ease-in': cubicBezier(0.42, 0, 1, 1),
+  'ease-out': cubicBezier(0, 0, 0.58, 1),
+  'ease-in-out': cubicBezier(0.42, 0, 0.58, 1),
   'step-start': steps(1, 'jump-start'),
   'step-end': steps(1, 'jump-end'),
-  ...family('sine', easeSinIn, easeSinOut, easeSinInOut),
-  ...family('quad', easeQuadIn, easeQuadOut, easeQuadInOut),
-  ...family('cubic', easeCubicIn, easeCubicOut, easeCubicInOut),
-  ...family('quart', easePolyIn.exponent(4), easePolyOut.exponent(4), easePolyInOut.exponent(4)),
-  ...family('quint', easePolyIn.exponent(5), easePolyOut.exponent(5), easePolyInOut.exponent(5)),
-  ...family('expo', easeExpIn, easeExpOut, easeExpInOut),
-  ...family('circ', easeCircleIn, easeCircleOut, easeCircleInOut),
-  ...family('back', easeBackIn, easeBackOut, easeBackInOut),
-  ...family('elastic', easeElasticIn, easeElasticOut, easeElasticInOut),
-  ...family('bounce', easeBounceIn, easeBounceOut, easeBounceInOut),
+  ...easingFamilies,
 };
-
-function family(name: string, easeIn: Easing, easeOut: Easing, easeInOut: Easing): Record<string, Easing> {
-  return { [`${name}-in`]: easeIn, [`${name}-out`]: easeOut, [`${name}-in-out`]: easeInOut };
-}
 
 /**
  * An easing by its name or in the syntax of CSS Easing 2: `ease-in-out`, `cubic-bezier(0.2, 0, 0, 1)`, `steps(4,
  * jump-none)`, `linear(0, 0.2 40%, 1)`, or one of a family: `back-out`, `bounce-in`, `elastic-in-out` and so on.
- * @throws SketchError where it cannot be read
+ * @throws SketchError where it cannot be read, and of what it gives where the progress is no finite number
  */
 export function easing(syntax: string): Easing {
+  const curve = readEasing(syntax);
+  return (progress) => curve(finite.read('easing', 'progress', progress));
+}
+
+function readEasing(syntax: string): Easing {
   if (typeof syntax !== 'string') return unreadable(syntax, "expected text: 'ease-in-out'");
   const text = syntax.trim().toLowerCase();
-  if (text in named) return named[text];
+  if (Object.hasOwn(named, text)) return named[text];
   const [, name, inside] = /^([a-z-]+)\((.*)\)$/.exec(text) ?? [];
   const parts = inside?.split(',').map((part) => part.trim()) ?? [];
-  if (name === 'cubic-bezier') return cubicBezier(syntax, parts);
+  if (name === 'cubic-bezier') return readCubicBezier(syntax, parts);
   if (name === 'steps') return readSteps(syntax, parts);
   if (name === 'linear') return piecewise(syntax, parts);
   return unreadable(syntax, suggest(text, [...Object.keys(named), 'cubic-bezier()', 'steps()', 'linear()']));
@@ -57,7 +43,7 @@ function unreadable(syntax: unknown, expected: string): never {
   return fail({ call: 'easing', value: syntax, problem: 'is not an easing', expected });
 }
 
-function cubicBezier(syntax: string, parts: readonly string[]): Easing {
+function readCubicBezier(syntax: string, parts: readonly string[]): Easing {
   const numbers = parts.map(Number);
   const [x1, y1, x2, y2] = numbers;
   if (
@@ -70,8 +56,7 @@ function cubicBezier(syntax: string, parts: readonly string[]): Easing {
     x2 > 1
   )
     return unreadable(syntax, 'expected cubic-bezier(x1, y1, x2, y2) with x1 and x2 from 0 to 1');
-  const curve = bezier(x1, y1, x2, y2);
-  return (t) => curve(Math.min(1, Math.max(0, t)));
+  return cubicBezier(x1, y1, x2, y2);
 }
 
 type Jump = 'jump-start' | 'jump-end' | 'jump-none' | 'jump-both';

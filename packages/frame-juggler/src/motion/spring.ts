@@ -1,5 +1,7 @@
 import { finite, length, positive } from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
+import { exp } from '../maths/exponent.ts';
+import { cos, sin } from '../maths/sine.ts';
 
 const springTable = {
   /** Where it is at 0 s. */
@@ -33,16 +35,13 @@ export function spring(options: SpringOptions = {}): (seconds: number) => number
   const distance = (t: number): number => {
     if (ratio < 1) {
       const swing = rate * Math.sqrt(1 - ratio * ratio);
-      return (
-        Math.exp(-decay * t) *
-        (offset * Math.cos(swing * t) + ((velocity + decay * offset) / swing) * Math.sin(swing * t))
-      );
+      return exp(-decay * t) * (offset * cos(swing * t) + ((velocity + decay * offset) / swing) * sin(swing * t));
     }
-    if (ratio === 1) return Math.exp(-rate * t) * (offset + (velocity + rate * offset) * t);
+    if (ratio === 1) return exp(-rate * t) * (offset + (velocity + rate * offset) * t);
     const root = rate * Math.sqrt(ratio * ratio - 1);
     const [slow, fast] = [root - decay, -root - decay];
     const share = (velocity - fast * offset) / (slow - fast);
-    return share * Math.exp(slow * t) + (offset - share) * Math.exp(fast * t);
+    return share * exp(slow * t) + (offset - share) * exp(fast * t);
   };
   return (seconds) => to + distance(Math.max(0, finite.read('spring', 'seconds', seconds)));
 }

@@ -14,7 +14,7 @@ export function describe(error: unknown, place: string): string {
       return 'it is a folder';
     case 'EACCES':
     case 'EPERM':
-      return `${place} may not be used so (${String(code)})`;
+      return `there is no permission for ${place}`;
     case 'EROFS':
       return `${place} can only be read`;
     case 'ENOSPC':

@@ -2,7 +2,7 @@ import { packGifIndices } from '../formats/gif.ts';
 import { y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
 import { RasterSurface, type Rendering } from '../surfaces/raster/surface.ts';
-import { writeSvg } from '../surfaces/svg/svg.ts';
+import { svgParts } from '../surfaces/svg/svg.ts';
 import { encodePng } from './png.ts';
 import type { Provenance } from './provenance.ts';
 
@@ -31,7 +31,7 @@ export function draw(task: DrawTask | PackTask): Uint8Array {
   const { product } = task;
   if (product.type === 'svg') {
     if (!('frames' in task)) throw new Error('SVG is written from frames, not from renderings');
-    return Buffer.from(writeSvg(task.frames, product.texts));
+    return inUtf8(svgParts(task.frames, product.texts));
   }
   if ('rendering' in task) return encode(task.rendering, product);
   surface.reset();
@@ -45,6 +45,19 @@ type Encoders = {
     product: Extract<Product, { type: Type }>,
   ) => Uint8Array;
 };
+
+/** Parts of a text, each followed by a line break, in UTF-8. */
+function inUtf8(parts: Iterable<string>): Buffer {
+  let length = 0;
+  for (const part of parts) length += Buffer.byteLength(part) + 1;
+  const bytes = Buffer.allocUnsafeSlow(length);
+  let at = 0;
+  for (const part of parts) {
+    at += bytes.write(part, at);
+    at += bytes.write('\n', at);
+  }
+  return bytes;
+}
 
 /** What is made of a rendering. */
 const encoders: Encoders = {

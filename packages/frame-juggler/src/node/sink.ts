@@ -1,4 +1,4 @@
-import { constants, write as writeAt } from 'node:fs';
+import { constants, fstatSync, write as writeAt } from 'node:fs';
 import { lstat, open, readlink, realpath, rename, stat, type FileHandle } from 'node:fs/promises';
 import path from 'node:path';
 import { promisify } from 'node:util';
@@ -32,7 +32,10 @@ export const standardOutput = '-';
  * @throws SketchError where nothing can be written there, or another render makes it at the moment
  */
 export async function openSink(output: string, { patches = false, claims = true }: SinkOptions = {}): Promise<Sink> {
-  if (output === standardOutput) return new ThroughSink('standard output', 1, undefined, patches);
+  if (output === standardOutput) {
+    const handle = await openOwnPipe();
+    return new ThroughSink('standard output', handle?.fd ?? 1, handle, patches);
+  }
   const place = await placeOf(output);
   if (place === undefined) {
     const handle = await guardWriting(output, () => openThrough(output));
@@ -158,6 +161,15 @@ async function openThrough(output: string): Promise<FileHandle> {
       if ((error as NodeJS.ErrnoException).code !== 'ENXIO') throw error;
       await waitForPipe();
     }
+}
+
+/**
+ * Standard output where that is a pipe, opened once more so as to wait without blocking; what others hold of it stays as
+ * it is. Undefined where it is something else, or the system does not let us.
+ */
+async function openOwnPipe(): Promise<FileHandle | undefined> {
+  if (!fstatSync(1).isFIFO()) return undefined;
+  return open('/dev/stdout', constants.O_WRONLY | constants.O_NONBLOCK).catch(() => undefined);
 }
 
 /** Writes all of it: a call may write less than it was given, and a pipe may be full. */

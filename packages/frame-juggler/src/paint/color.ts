@@ -1,6 +1,8 @@
 import { fail, nearest, show } from '../error.ts';
 import { between, convertedLater, finite, fraction, listOf, missing } from '../schema/kind.ts';
-import { colorFunctions, colorNames, parseCssColor, type Rgb } from './css-color.ts';
+import { colorNames } from './color-names.ts';
+import { fromPolar, hslToRgb, oklabToRgb, type Channels } from './color-space.ts';
+import { parseCssColor } from './css-color.ts';
 
 /**
  * A color in eight bits a channel, as one number: red, green, blue and alpha from the lowest byte up, not
@@ -45,9 +47,9 @@ export const alphaOf = (packed: PackedColor): number => packed >>> 24;
 
 /** `#rrggbb`, or `#rrggbbaa` where it is not opaque. */
 export function cssColor(packed: PackedColor): string {
-  const channels = [redOf(packed), greenOf(packed), blueOf(packed)];
-  if (alphaOf(packed) < 255) channels.push(alphaOf(packed));
-  return `#${channels.map((channel) => channel.toString(16).padStart(2, '0')).join('')}`;
+  const digits = (value: number, count: number): string => value.toString(16).padStart(count, '0');
+  const color = `#${digits((redOf(packed) << 16) | (greenOf(packed) << 8) | blueOf(packed), 6)}`;
+  return alphaOf(packed) === 255 ? color : color + digits(alphaOf(packed), 2);
 }
 
 /**
@@ -75,17 +77,18 @@ export function readPacked(call: string, option: string, value: unknown): Packed
 }
 
 function parseCss(text: string): Color | undefined {
-  const units = parseCssColor(text);
-  return units && fromUnits(units);
+  const color = parseCssColor(text);
+  return color && fromUnits(color.rgb, color.alpha);
 }
 
 /** A color of channels from 0 to 1; what lies beyond is cut. */
-export function fromUnits({ r, g, b, alpha }: Rgb): Color {
-  return new Color(clampChannel(r), clampChannel(g), clampChannel(b), Math.min(1, Math.max(0, alpha ?? 1)));
+export function fromUnits([red, green, blue]: Channels, alpha: number): Color {
+  return new Color(clampChannel(red), clampChannel(green), clampChannel(blue), Math.min(1, Math.max(0, alpha)));
 }
 
-function clampChannel(unit: number | undefined): number {
-  return Math.min(255, Math.max(0, (unit ?? 0) * 255));
+/** Cut to ten digits, so that a gray that lies just between two bytes stays one: its channels come by different ways. */
+function clampChannel(unit: number): number {
+  return Math.min(255, Math.max(0, Math.round(unit * 255e8) / 1e8));
 }
 
 function unknownColor(call: string, option: string, value: unknown): never {
@@ -98,7 +101,7 @@ function colorHint(value: unknown): string {
     return `a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
   if (typeof value === 'string') {
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
-    const near = nearest(value.trim(), colorNames);
+    const near = nearest(value.trim(), [...colorNames.keys(), 'transparent']);
     if (near !== undefined) return `did you mean ${show(near)}?`;
   }
   return 'expected a CSS color: "teal", "#0f2a3d", "rgb(15 42 61 / 50%)"';
@@ -128,14 +131,12 @@ export function gray(level: number, alpha = 1): Color {
  * @throws SketchError where one is out of range
  */
 export function hsl(hue: number, saturation: number, lightness: number, alpha = 1): Color {
-  return fromUnits(
-    colorFunctions.hsl.toRgb({
-      h: finite.read('hsl', 'hue', hue),
-      s: percent.read('hsl', 'saturation', saturation) / 100,
-      l: percent.read('hsl', 'lightness', lightness) / 100,
-      alpha: fraction.read('hsl', 'alpha', alpha),
-    }),
-  );
+  const channels: Channels = [
+    finite.read('hsl', 'hue', hue),
+    percent.read('hsl', 'saturation', saturation) / 100,
+    percent.read('hsl', 'lightness', lightness) / 100,
+  ];
+  return fromUnits(hslToRgb(channels), fraction.read('hsl', 'alpha', alpha));
 }
 
 /**
@@ -143,14 +144,12 @@ export function hsl(hue: number, saturation: number, lightness: number, alpha = 
  * What screens cannot show is cut at the edge of sRGB. @throws SketchError where one is out of range
  */
 export function oklch(lightness: number, chroma: number, hue: number, alpha = 1): Color {
-  return fromUnits(
-    colorFunctions.oklch.toRgb({
-      l: fraction.read('oklch', 'lightness', lightness),
-      c: fraction.read('oklch', 'chroma', chroma),
-      h: finite.read('oklch', 'hue', hue),
-      alpha: fraction.read('oklch', 'alpha', alpha),
-    }),
-  );
+  const channels: Channels = [
+    fraction.read('oklch', 'lightness', lightness),
+    fraction.read('oklch', 'chroma', chroma),
+    finite.read('oklch', 'hue', hue),
+  ];
+  return fromUnits(oklabToRgb(fromPolar(channels)), fraction.read('oklch', 'alpha', alpha));
 }
 
 /** A stop of a ramp or gradient: a color, or its offset from 0 to 1 and the color. */

@@ -4,6 +4,7 @@ import { degrees, length, oneOf } from '../schema/kind.ts';
 import { pairOf, point, type Pair } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { readStops, stops, type PackedColor, type Stop } from './color.ts';
+import { hypot } from '../maths/power.ts';
 
 /** Where a gradient's points are: in the units in force where the shape is drawn, or in fractions of the shape's box. */
 export type GradientUnits = 'user' | 'box';
@@ -139,7 +140,7 @@ function packStops(call: string, given: readonly Stop[]): GradientBase['stops'] 
 /** A focus on or beyond the edge is drawn just inside it, as SVG 2 has it. */
 function insideCircle(focus: Pair, at: Pair, radius: number): Pair {
   const [dx, dy] = [focus[0] - at[0], focus[1] - at[1]];
-  const distance = Math.hypot(dx, dy);
+  const distance = hypot(dx, dy);
   const max = radius * 0.999;
   if (distance <= max) return focus;
   const edge: Pair = [at[0] + (dx / distance) * max, at[1] + (dy / distance) * max];

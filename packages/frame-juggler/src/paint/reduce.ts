@@ -1,5 +1,6 @@
 import { apply, inverse, type Matrix } from '../geometry/matrix.ts';
 import type { PictureData } from './picture.ts';
+import { hypot, log2 } from '../maths/power.ts';
 
 /** Part of a picture's pixels, in whole ones. */
 export interface PixelBox {
@@ -28,12 +29,12 @@ export function reduce(picture: PictureData, part: PixelBox, toPixels: Matrix): 
   const [ox, oy] = back === undefined ? [0, 0] : apply(back, 0, 0);
   const steps = back === undefined ? [] : [apply(back, 1, 0), apply(back, 0, 1)];
   // How far along each of the picture's axes one step on the screen leads.
-  const spanX = Math.hypot(...steps.map(([x]) => x - ox));
-  const spanY = Math.hypot(...steps.map(([, y]) => y - oy));
+  const spanX = hypot(...steps.map(([x]) => x - ox));
+  const spanY = hypot(...steps.map(([, y]) => y - oy));
   const halvings = (span: number, size: number): number =>
-    Math.max(0, Math.min(Math.floor(Math.log2(Math.max(span, 1))), Math.floor(Math.log2(size))));
-  const perPixelX = 2 ** halvings(spanX, part.width);
-  const perPixelY = 2 ** halvings(spanY, part.height);
+    Math.max(0, Math.min(Math.floor(log2(Math.max(span, 1))), Math.floor(log2(size))));
+  const perPixelX = 1 << halvings(spanX, part.width);
+  const perPixelY = 1 << halvings(spanY, part.height);
 
   let kept = reducedByPicture.get(picture);
   if (kept?.version !== picture.version) {

@@ -18,15 +18,20 @@ export class Kind<Value> {
    * @param words what is right, for messages and the reference: "a finite number"
    * @param allows whether a value can be used as it is
    * @param complain what is wrong with a value that is not allowed
+   * @param min the least of the numbers it allows, where it allows a range of numbers: that is checked without a call
+   * @param max the greatest of them
    */
   constructor(
     readonly words: string,
     readonly allows: (value: unknown) => boolean,
     private readonly complain: (value: unknown, words: string) => Complaint,
+    readonly min = NaN,
+    readonly max = NaN,
   ) {}
 
   /** The value of an option or argument. @throws SketchError where it is not of this kind */
   read(call: string, option: string, value: unknown): Value {
+    if (typeof value === 'number' && value >= this.min && value <= this.max) return value as Value;
     return this.allows(value) ? (value as Value) : this.refuse(call, option, value);
   }
 
@@ -79,34 +84,38 @@ export function missing(call: string, option: string, words: string): never {
 const notNumber = (value: unknown): string =>
   typeof value !== 'number' ? 'is not a number' : Number.isFinite(value) ? 'is out of range' : 'is not finite';
 
+/** A kind that allows the numbers of a range, both ends included. */
+/* @__NO_SIDE_EFFECTS__ */
+function range(words: string, min: number, max = Number.MAX_VALUE, problem = notNumber): Kind<number> {
+  return new Kind<number>(
+    words,
+    (value) => typeof value === 'number' && value >= min && value <= max,
+    (value, expected) => ({ problem: problem(value), expected: `expected ${expected}` }),
+    min,
+    max,
+  );
+}
+
 /** Any finite number. */
-export const finite = kindOf<number>('a finite number', Number.isFinite, notNumber);
+export const finite = range('a finite number', -Number.MAX_VALUE);
 
 /** An angle in degrees, however many turns. */
-export const degrees = kindOf<number>('a finite number of degrees', Number.isFinite, notNumber);
+export const degrees = range('a finite number of degrees', -Number.MAX_VALUE);
 
 /** A finite number that is not negative. */
-export const length = kindOf<number>(
-  'a number, 0 or more',
-  (value) => typeof value === 'number' && value >= 0 && value < Infinity,
-  (value) => (typeof value === 'number' && value < 0 ? 'is negative' : notNumber(value)),
+export const length = range('a number, 0 or more', 0, undefined, (value) =>
+  typeof value === 'number' && value < 0 ? 'is negative' : notNumber(value),
 );
 
 /** A finite number above 0. */
-export const positive = kindOf<number>(
-  'a number above 0',
-  (value) => typeof value === 'number' && value > 0 && value < Infinity,
-  (value) => (typeof value === 'number' && value <= 0 ? 'is not above 0' : notNumber(value)),
+export const positive = range('a number above 0', Number.MIN_VALUE, undefined, (value) =>
+  typeof value === 'number' && value <= 0 ? 'is not above 0' : notNumber(value),
 );
 
 /** A number from `lo` to `hi`, both included. */
 /* @__NO_SIDE_EFFECTS__ */
 export function between(lo: number, hi: number): Kind<number> {
-  return kindOf(
-    `a number from ${lo} to ${hi}`,
-    (value) => typeof value === 'number' && value >= lo && value <= hi,
-    notNumber,
-  );
+  return range(`a number from ${lo} to ${hi}`, lo, hi);
 }
 
 /** A number from 0 to 1. */

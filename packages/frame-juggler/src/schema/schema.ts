@@ -48,6 +48,8 @@ interface Entry {
   readonly name: string;
   readonly kind: Kind<unknown>;
   readonly allows: (value: unknown) => boolean;
+  readonly min: number;
+  readonly max: number;
   readonly initial: unknown;
   /** Its place in a set of names, as one bit. */
   readonly bit: number;
@@ -83,7 +85,8 @@ export class Schema<T extends Table> {
     let bit = 1;
     for (const [name, given] of Object.entries(table)) {
       const { kind, initial } = 'optional' in given ? given : { kind: given, initial: undefined };
-      const entry = { name, kind, allows: kind.allows, initial, bit };
+      const { allows, min, max } = kind;
+      const entry = { name, kind, allows, min, max, initial, bit };
       this.entries.set(name, entry);
       if (initial !== undefined) this.initial[name] = initial;
       bit *= 2;
@@ -130,7 +133,9 @@ export class Schema<T extends Table> {
       }
       index++;
       const value = (options as Record<string, unknown>)[name];
-      if (!entry.allows(value) || value === undefined) refuse(call, entry, value);
+      // Most values are numbers of a range: those are let through without a call.
+      if (!(typeof value === 'number' && value >= entry.min && value <= entry.max))
+        if (!entry.allows(value) || value === undefined) refuse(call, entry, value);
       given |= entry.bit;
     }
     if ((given & this.required) !== this.required || !this.hasForm(given)) this.incomplete(call, given);

@@ -74,7 +74,9 @@ export function gridNumbers({ columns, rows, left, top, right, bottom }: GridLay
 
 /** 1, 2 or 5 times a power of ten, at least `length`. */
 function roundStep(length: number): number {
-  const power = 10 ** Math.floor(Math.log10(length || 1));
+  // Read off its digits, as no logarithm is exact in every engine.
+  const [, exponent] = (length || 1).toExponential().split('e');
+  const power = Number(`1e${exponent}`);
   return power * ([1, 2, 5, 10].find((factor) => factor * power >= length) ?? 10);
 }
 

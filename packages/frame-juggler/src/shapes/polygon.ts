@@ -1,4 +1,4 @@
-import { sinCos } from '../geometry/angle.ts';
+import { sinCos } from '../maths/degrees.ts';
 import { length, whole } from '../schema/kind.ts';
 import { points, type Pair } from '../schema/point.ts';
 import { type Form, type Options, schemaOf } from '../schema/schema.ts';

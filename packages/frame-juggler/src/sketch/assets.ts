@@ -7,6 +7,8 @@ import type { TableRow } from './table.ts';
 /** A file that a sketch needs, loaded before `start`. */
 export interface Asset<Value> {
   readonly url: URL;
+  /** The largest file of its kind, in bytes. */
+  readonly maxBytes: number;
   /** Makes the value of the file's bytes; throws a plain Error that says what is wrong with them. */
   readonly decode: (bytes: Uint8Array, host: AssetHost) => Value | Promise<Value>;
   /** The value once more, for another run: what one run changes of it is no business of the next. */
@@ -23,8 +25,17 @@ export type AssetValues<Assets extends AssetMap> = {
 
 /** What the core asks of its host: a file's bytes, and pictures of kinds that the library itself does not decode. */
 export interface AssetHost {
-  read(url: URL): Promise<Uint8Array>;
+  /** @param maxBytes a host that can tell a larger file before it is read need not read it: {@link checkFileSize} */
+  read(url: URL, maxBytes: number): Promise<Uint8Array>;
   decodePicture?(bytes: Uint8Array): Promise<Picture>;
+}
+
+/** The largest files: what they hold takes several times as much memory. */
+const maxBytes = { json: 128e6, picture: 512e6, font: 64e6, table: 128e6 };
+
+/** Refuses a file that is larger than it may be. Throws an Error that says so. */
+export function checkFileSize(bytes: number, max: number): void {
+  if (bytes > max) throw new Error(`it is ${Math.ceil(bytes / 1e6)} MB: expected at most ${max / 1e6} MB`);
 }
 
 const same = <Value>(value: Value): Value => value;
@@ -34,13 +45,19 @@ export const asset = {
   /** A JSON file: whatever it holds. */
   json<Value = unknown>(url: URL): Asset<Value> {
     fileUrl.read('asset.json', 'url', url);
-    return { url, decode: (bytes) => JSON.parse(text(bytes)) as Value, copy: (value) => structuredClone(value) };
+    return {
+      url,
+      maxBytes: maxBytes.json,
+      decode: (bytes) => JSON.parse(text(bytes)) as Value,
+      copy: (value) => structuredClone(value),
+    };
   },
   /** A picture: PNG or JPEG, and in a page whatever the browser decodes. */
   picture(url: URL): Asset<Picture> {
     fileUrl.read('asset.picture', 'url', url);
     return {
       url,
+      maxBytes: maxBytes.picture,
       decode: async (bytes, host) => {
         const { decodePicture } = await import('./decode-picture.ts');
         const picture = (await decodePicture(bytes)) ?? (await host.decodePicture?.(bytes));
@@ -53,13 +70,19 @@ export const asset = {
   /** A font: TTF, OTF, WOFF or WOFF2. */
   font(url: URL): Asset<Font> {
     const name = fileOf(fileUrl.read('asset.font', 'url', url));
-    return { url, decode: async (bytes) => (await import('../text/read-font.ts')).readFont(name, bytes), copy: same };
+    return {
+      url,
+      maxBytes: maxBytes.font,
+      decode: async (bytes) => (await import('../text/read-font.ts')).readFont(name, bytes),
+      copy: same,
+    };
   },
   /** A CSV file with a line of column names: a list of rows, `{ column: value }`. */
   table(url: URL): Asset<readonly TableRow[]> {
     fileUrl.read('asset.table', 'url', url);
     return {
       url,
+      maxBytes: maxBytes.table,
       decode: async (bytes) => (await import('./table.ts')).parseTable(text(bytes)),
       copy: (rows) => structuredClone(rows),
     };
@@ -76,9 +99,6 @@ export const assetMap: Kind<AssetMap> = mapOf(
 
 /** Called as files are loaded: how many of how many are there, and the name of the last. */
 export type LoadListener = (done: number, total: number, name: string) => void;
-
-/** The largest file that is read, in bytes. */
-const maxFile = 512e6;
 
 const loaded = new WeakMap<AssetMap, WeakMap<AssetHost, Promise<Record<string, unknown>>>>();
 
@@ -109,11 +129,10 @@ async function readAssets(
 ): Promise<Record<string, unknown>> {
   let done = 0;
   const entries = Object.entries(assets).map(
-    async ([name, { url, decode }], _, { length }): Promise<[string, unknown]> => {
+    async ([name, { url, maxBytes, decode }], _, { length }): Promise<[string, unknown]> => {
       try {
-        const bytes = await host.read(url);
-        if (bytes.length > maxFile)
-          throw new Error(`it is ${Math.ceil(bytes.length / 1e6)} MB: expected at most ${maxFile / 1e6} MB`);
+        const bytes = await host.read(url, maxBytes);
+        checkFileSize(bytes.length, maxBytes);
         const value = await decode(bytes, host);
         onLoad?.(++done, length, name);
         return [name, value];

@@ -112,9 +112,19 @@ function fromPng(bytes: Uint8Array): Picture {
   const indexed = image.palette !== undefined;
   const data = indexed ? convertIndexedToRgb(image) : image.data;
   const channels = indexed ? data.length / (width * height) : image.channels;
-  const most = indexed ? 255 : 2 ** image.depth - 1;
+  const most = indexed ? 255 : (1 << image.depth) - 1;
   if (most === 255 && channels === 4 && data instanceof Uint8Array) return new Picture(width, height, data);
   const result = new Uint8Array(width * height * 4);
+  if (most === 255 && channels === 3 && transparency === undefined) {
+    // Most pictures: several times as fast as the way for all of them.
+    for (let from = 0, to = 0; to < result.length; from += 3, to += 4) {
+      result[to] = data[from];
+      result[to + 1] = data[from + 1];
+      result[to + 2] = data[from + 2];
+      result[to + 3] = 255;
+    }
+    return new Picture(width, height, result);
+  }
   const toByte = (value: number): number => (most === 255 ? value : Math.round((value / most) * 255));
   const [green, blue] = channels < 3 ? [0, 0] : [1, 2];
   const hasAlpha = channels % 2 === 0;

@@ -1,4 +1,4 @@
-import { mkdir, readdir, readFile, rm } from 'node:fs/promises';
+import { mkdir, readdir, readFile, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
@@ -40,9 +40,7 @@ export async function openSequence(
   { resume, overwrite }: SequenceOptions,
 ): Promise<Output> {
   const folder = path.dirname(output);
-  await mkdir(folder, { recursive: true }).catch((error: unknown) => {
-    throw new SketchError({ problem: `${folder} could not be made: ${describe(error, folder)}` });
-  });
+  await makeFolder(folder);
   const claimed = await claim(output);
   try {
     return await sequenceIn(claimed, output, type, setting, { resume, overwrite });
@@ -122,4 +120,25 @@ function ofAnotherRun(others: readonly FoundFrame[]): SketchError {
 
 function within(frame: number, [first, last]: readonly [number, number]): boolean {
   return frame >= first && frame <= last;
+}
+
+/**
+ * Makes a folder and those above it, one by one: asked for all of them at once, Node names the wrong one where it may not
+ * write, and never comes back from a place that takes no folders.
+ * @throws SketchError that says in words why it could not be done
+ */
+async function makeFolder(folder: string): Promise<void> {
+  const isFolder = (place: string): Promise<boolean> => stat(place).then((found) => found.isDirectory(), () => false); // prettier-ignore
+  const above = path.dirname(folder);
+  if (await isFolder(folder)) return;
+  if (above !== folder && !(await isFolder(above))) await makeFolder(above);
+  try {
+    await mkdir(folder);
+  } catch (error) {
+    // Another render may have made it meanwhile.
+    if (await isFolder(folder)) return;
+    const { code } = error as NodeJS.ErrnoException;
+    const reason = code === 'ENOENT' ? `${above} takes none` : describe(error, code === 'EEXIST' ? folder : above);
+    throw new SketchError({ problem: `the folder ${folder} could not be made: ${reason}` });
+  }
 }

@@ -39,7 +39,8 @@ export async function openVideo(
   const child = spawn(
     encoder,
     [
-      ...['-hide_banner', '-loglevel', 'error', '-y', '-f', 'yuv4mpegpipe', '-i', 'pipe:0'],
+      // Without -xerror a video cut short by a full disk passes for a whole one.
+      ...['-hide_banner', '-loglevel', 'error', '-xerror', '-y', '-f', 'yuv4mpegpipe', '-i', 'pipe:0'],
       ...(even ? ['-vf', 'pad=ceil(iw/2)*2:ceil(ih/2)*2'] : []),
       ...['-pix_fmt', chroma === '420' ? 'yuv420p' : 'yuv444p', '-colorspace', 'bt709', '-color_primaries', 'bt709'],
       ...['-color_trc', 'bt709', '-color_range', 'tv', ...codecs[extension]],
@@ -121,5 +122,6 @@ function missing(file: string, error: unknown): SketchError {
 
 function failed(file: string, complaint: string): SketchError {
   const last = complaint.trim().split('\n').at(-1) ?? '';
-  return new SketchError({ problem: `${file} could not be written: ${encoder} says: ${last || 'nothing'}` });
+  const said = /No space left on device/.test(complaint) ? 'the disk is full' : `${encoder} says: ${last || 'nothing'}`;
+  return new SketchError({ problem: `${file} could not be written: ${said}` });
 }

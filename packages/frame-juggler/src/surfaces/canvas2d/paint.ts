@@ -4,6 +4,7 @@ import type { Gradient } from '../../paint/gradient.ts';
 import type { PictureData } from '../../paint/picture.ts';
 import { reduce, type PixelBox } from '../../paint/reduce.ts';
 import type { ItemPaint } from '../../frame/reader.ts';
+import { hypot } from '../../maths/power.ts';
 
 /** The 2d context of a canvas, kept where reading pixels back is cheap: trails and pictures need it. */
 export function contextOf(element: HTMLCanvasElement): CanvasRenderingContext2D {
@@ -96,8 +97,8 @@ function rounds(
   const corners = [apply(back, 0, 0), apply(back, width, 0), apply(back, width, height), apply(back, 0, height)];
   if (gradient.type === 'radial') {
     // The nearest side of the circle grows slowest away from the focus.
-    const slack = gradient.radius - Math.hypot(gradient.at[0] - gradient.focus[0], gradient.at[1] - gradient.focus[1]);
-    const reach = Math.max(...corners.map(([x, y]) => Math.hypot(x - gradient.focus[0], y - gradient.focus[1])));
+    const slack = gradient.radius - hypot(gradient.at[0] - gradient.focus[0], gradient.at[1] - gradient.focus[1]);
+    const reach = Math.max(...corners.map(([x, y]) => hypot(x - gradient.focus[0], y - gradient.focus[1])));
     return [0, Math.min(maxRounds, Math.max(1, Math.ceil(reach / slack)))];
   }
   const { from, to } = gradient;

@@ -1,4 +1,4 @@
-import { turnOf } from '../../geometry/angle.ts';
+import { turnOf } from '../../maths/degrees.ts';
 import type { Box } from '../../geometry/box.ts';
 import type { Pair } from '../../schema/point.ts';
 import { identity, inverse, multiply, type Matrix } from '../../geometry/matrix.ts';

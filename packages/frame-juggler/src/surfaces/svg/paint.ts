@@ -10,6 +10,8 @@ import type { Definitions } from './defs.ts';
 import { transformText } from './outline.ts';
 import { pictureData } from './picture-data.ts';
 import { element, type Attributes } from './xml.ts';
+import { sinCos } from '../../maths/degrees.ts';
+import { hypot } from '../../maths/power.ts';
 
 /**
  * The attributes that paint something: `fill` or `stroke`, with its opacity.
@@ -109,12 +111,12 @@ function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definit
   // Far enough to cover the shape from wherever the middle is.
   const [a, , , d, e, f] = units;
   const [cx, cy] = [a * at[0] + e, d * at[1] + f];
-  const reach = 2 * Math.hypot(Math.max(Math.abs(box.left - cx), Math.abs(box.right - cx)) / a, Math.max(Math.abs(box.top - cy), Math.abs(box.bottom - cy)) / d); // prettier-ignore
+  const reach = 2 * hypot(Math.max(Math.abs(box.left - cx), Math.abs(box.right - cx)) / a, Math.max(Math.abs(box.top - cy), Math.abs(box.bottom - cy)) / d); // prettier-ignore
   // What has grown beyond all numbers has no wedges.
-  if (!Number.isFinite(Math.hypot(at[0], at[1], reach))) return nothing(defs);
+  if (!Number.isFinite(hypot(at[0], at[1], reach))) return nothing(defs);
   const rim = (turn: number): string => {
-    const angle = (start / 180 + turn * 2) * Math.PI;
-    return `${short(at[0] + reach * Math.cos(angle))},${short(at[1] + reach * Math.sin(angle))}`;
+    const { sin, cos } = sinCos(start + turn * 360);
+    return `${short(at[0] + reach * cos)},${short(at[1] + reach * sin)}`;
   };
   const wedge = (from: number, to: number, color: PackedColor): void => {
     const points = `${short(at[0])},${short(at[1])} ${rim(from)} ${rim(to)}`;

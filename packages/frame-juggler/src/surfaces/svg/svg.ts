@@ -9,7 +9,7 @@ import { Compositor, type Backend, type Mixing, type Stage } from '../compositor
 import { Definitions } from './defs.ts';
 import { outlineElement, transformText } from './outline.ts';
 import { paintAttributes, placedPicture } from './paint.ts';
-import { element, textElement, type Attributes } from './xml.ts';
+import { element, elementParts, emptyElement, textElement, type Attributes } from './xml.ts';
 
 /**
  * A frame as an SVG 2 document, for a file or a page: a shape an element, groups as groups, labels as ids and titles,
@@ -18,6 +18,17 @@ import { element, textElement, type Attributes } from './xml.ts';
  * @param texts what the document tells of itself, by keyword; `Title` is its title
  */
 export function writeSvg(frames: Frame | readonly Frame[], texts: Readonly<Record<string, string>> = {}): string {
+  return `${[...svgParts(frames, texts)].join('\n')}\n`;
+}
+
+/**
+ * The same in parts, each followed by a line break. They are made as they are gone through, so that a large document
+ * need not be in memory twice.
+ */
+export function svgParts(
+  frames: Frame | readonly Frame[],
+  texts: Readonly<Record<string, string>> = {},
+): Iterable<string> {
   const list = Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame];
   const backend = new SvgBackend();
   const compositor = new Compositor(backend);
@@ -25,12 +36,34 @@ export function writeSvg(frames: Frame | readonly Frame[], texts: Readonly<Recor
   return backend.document(list[list.length - 1], texts);
 }
 
+/** So many elements are put together as one text: a million small ones would fill memory with what strings cost. */
+const chunkSize = 512;
+
 /** Elements that are drawn one after the other. */
-interface SvgLayer {
-  readonly names: Attributes;
-  readonly elements: string[];
-  /** Each of them as it stands in a clip path; undefined where one of them is no plain filled outline. */
+class SvgLayer {
+  private readonly chunks: string[] = [];
+  private recent: string[] = [];
+  /** Each of them as it stands in a clip path; undefined where that is not wanted, or one is no plain filled outline. */
   outlines: string[] | undefined;
+
+  constructor(
+    readonly names: Attributes,
+    isMask: boolean,
+  ) {
+    this.outlines = isMask ? [] : undefined;
+  }
+
+  add(drawn: string): void {
+    if (this.recent.push(drawn) === chunkSize) {
+      this.chunks.push(this.recent.join('\n'));
+      this.recent = [];
+    }
+  }
+
+  /** All of them, some put together. */
+  get elements(): readonly string[] {
+    return [...this.chunks, ...this.recent];
+  }
 }
 
 class SvgBackend implements Backend<SvgLayer> {
@@ -45,7 +78,7 @@ class SvgBackend implements Backend<SvgLayer> {
 
   begin(stage: Stage): { layer: SvgLayer; base: Matrix } {
     this.stage = stage;
-    return { layer: newLayer({}), base: identity };
+    return { layer: new SvgLayer({}, false), base: identity };
   }
 
   /** Puts a frame's elements over what is left of the frames before it. */
@@ -63,22 +96,24 @@ class SvgBackend implements Backend<SvgLayer> {
     else this.content = [element('g', { opacity: carry }, this.content), ...drawn];
   }
 
-  document(last: Frame, texts: Readonly<Record<string, string>>): string {
+  document(last: Frame, texts: Readonly<Record<string, string>>): Iterable<string> {
     const { width, height } = last;
     const lines = Object.entries(texts).map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`);
     const viewBox = `0 0 ${short(width)} ${short(height)}`;
-    const root = element('svg', { xmlns: 'http://www.w3.org/2000/svg', ...pictureSize(last), viewBox }, [
+    const attributes = { xmlns: 'http://www.w3.org/2000/svg', ...pictureSize(last), viewBox };
+    const children = [
       ...(texts.Title === undefined ? [] : [textElement('title', texts.Title)]),
       ...(lines.length === 0 ? [] : [textElement('metadata', `\n${lines.join('\n')}\n`)]),
       ...this.defs.elements,
       ...this.content,
-    ]);
-    return `${root}\n`;
+    ];
+    return { [Symbol.iterator]: () => elementParts('svg', attributes, children) };
   }
 
   /** Names are given as things begin, so that of two with one label the outer or the earlier one has it plain. */
   open(group: Group | undefined): SvgLayer {
-    return newLayer(this.name(group?.label));
+    // What belongs to no group is what a group is clipped by.
+    return new SvgLayer(this.name(group?.label), group === undefined);
   }
 
   composite(
@@ -89,7 +124,7 @@ class SvgBackend implements Backend<SvgLayer> {
     group: Group | undefined,
   ): void {
     const attributes = group?.isolated === false ? {} : { ...mixingOf(mixing), ...this.maskOf(mask) };
-    onto.elements.push(element('g', { ...layer.names, ...attributes }, [...title(group?.label), ...layer.elements]));
+    onto.add(element('g', { ...layer.names, ...attributes }, [...title(group?.label), ...layer.elements]));
     onto.outlines = undefined;
   }
 
@@ -103,30 +138,24 @@ class SvgBackend implements Backend<SvgLayer> {
       const drawn = stroke === undefined ? [] : [this.outlined(item, matrix, { fill: 'none' }, stroke)];
       const picture = placedPicture(fill, matrix, drawn.length === 0 ? { ...names, ...common } : {});
       layer.outlines = undefined;
-      if (drawn.length === 0) return void layer.elements.push(withTitle(label, picture));
-      return void layer.elements.push(element('g', { ...names, ...common }, [...title(label), picture, ...drawn]));
+      if (drawn.length === 0) return layer.add(withTitle(label, picture));
+      return layer.add(element('g', { ...names, ...common }, [...title(label), picture, ...drawn]));
     }
     const box = (): Box => pathBox(path);
-    const filled = fill === undefined ? { fill: 'none' } : paintAttributes('fill', fill, box, 0, this.defs);
+    const painted = fill === undefined ? { fill: 'none' } : paintAttributes('fill', fill, box, 0, this.defs);
+    const filled = fillRule === 'evenodd' ? { ...painted, 'fill-rule': fillRule } : painted;
     this.noteOutline(layer, item, matrix);
     if (text === undefined) {
-      const drawn = this.outlined(item, matrix, { ...filled, 'fill-rule': ruleOf(fillRule) }, stroke, names, common);
-      return void layer.elements.push(withTitle(label, drawn));
+      const drawn = this.outlined(item, matrix, filled, stroke, names, common);
+      return layer.add(withTitle(label, drawn));
     }
     // The string itself is there, and lies over its outlines, but has no paint of its own.
     const { left, top, right, bottom } = box();
     const place = textPlace(left, bottom, right - left, bottom - top, matrix);
-    layer.elements.push(
+    layer.add(
       element('g', { ...names, ...common }, [
         ...title(label),
-        this.outlined(
-          item,
-          matrix,
-          { ...filled, 'fill-rule': ruleOf(fillRule) },
-          stroke,
-          {},
-          { 'aria-hidden': 'true' },
-        ),
+        this.outlined(item, matrix, filled, stroke, none, { 'aria-hidden': 'true' }),
         ...(right > left ? [textElement('text', text.replace(/\s+/g, ' '), place)] : []),
       ]),
     );
@@ -138,12 +167,12 @@ class SvgBackend implements Backend<SvgLayer> {
     matrix: Matrix,
     filled: Attributes,
     stroke: ItemStroke | undefined,
-    before: Attributes = {},
-    after: Attributes = {},
+    before: Attributes = none,
+    after: Attributes = none,
   ): string {
     const { name, attributes } = outlineElement(item.path);
-    const drawn = stroke === undefined || stroke.width === 0 ? {} : this.strokeAttributes(item, stroke);
-    return element(name, { ...before, ...attributes, transform: transformText(matrix), ...filled, ...drawn, ...after });
+    const drawn = stroke === undefined || stroke.width === 0 ? none : this.strokeAttributes(item, stroke);
+    return emptyElement(name, before, attributes, { transform: transformText(matrix) }, filled, drawn, after);
   }
 
   private strokeAttributes({ path }: Item, stroke: ItemStroke): Attributes {
@@ -165,7 +194,10 @@ class SvgBackend implements Backend<SvgLayer> {
     if (!solid) layer.outlines = undefined;
     if (layer.outlines === undefined) return;
     const { name, attributes } = outlineElement(path);
-    const rest = { transform: transformText(matrix), 'clip-rule': ruleOf(fillRule) };
+    const rest = {
+      transform: transformText(matrix),
+      'clip-rule': fillRule === 'evenodd' ? fillRule : undefined,
+    };
     layer.outlines.push(element(name, { ...attributes, ...rest }));
   }
 
@@ -187,7 +219,7 @@ class SvgBackend implements Backend<SvgLayer> {
   }
 
   private name(label: string | undefined): Attributes {
-    return label === undefined ? {} : { id: this.id(label) };
+    return label === undefined ? none : { id: this.id(label) };
   }
 
   /** A name that the document has not yet: the label, as far as names may be like that. */
@@ -203,16 +235,11 @@ class SvgBackend implements Backend<SvgLayer> {
   }
 }
 
-function newLayer(names: Attributes): SvgLayer {
-  return { names, elements: [], outlines: [] };
-}
+const none: Attributes = {};
 
 function mixingOf({ opacity, blend }: Mixing): Attributes {
+  if (opacity === 1 && blend === 'normal') return none;
   return { opacity: faded(opacity), style: blend === 'normal' ? undefined : `mix-blend-mode:${blend}` };
-}
-
-function ruleOf(rule: Item['fillRule']): string | undefined {
-  return rule === 'evenodd' ? rule : undefined;
 }
 
 function withTitle(label: string | undefined, drawn: string): string {

@@ -5,9 +5,22 @@ export type Attributes = Readonly<Record<string, string | number | undefined>>;
 
 /** An element of XML, with children on lines of their own. */
 export function element(name: string, attributes: Attributes, children: readonly string[] = []): string {
-  const head = `<${name}${attributeText(attributes)}`;
-  if (children.length === 0) return `${head}/>`;
-  return `${head}>\n${children.map(indent).join('\n')}\n</${name}>`;
+  if (children.length === 0) return emptyElement(name, attributes);
+  return [...elementParts(name, attributes, children)].join('\n');
+}
+
+/** An element without children. Its attributes may come in several sets, one behind the other. */
+export function emptyElement(name: string, ...attributes: readonly Attributes[]): string {
+  let head = `<${name}`;
+  for (const set of attributes) head += attributeText(set);
+  return `${head}/>`;
+}
+
+/** An element with children in parts: how it begins, each child, how it ends. */
+export function* elementParts(name: string, attributes: Attributes, children: readonly string[]): Generator<string> {
+  yield `<${name}${attributeText(attributes)}>`;
+  for (const child of children) yield indent(child);
+  yield `</${name}>`;
 }
 
 /** An element that holds nothing but text. */
@@ -17,8 +30,10 @@ export function textElement(name: string, text: string, attributes: Attributes =
 
 function attributeText(attributes: Attributes): string {
   let text = '';
-  for (const [name, value] of Object.entries(attributes))
+  for (const name in attributes) {
+    const value = attributes[name];
     if (value !== undefined) text += ` ${name}="${typeof value === 'number' ? short(value) : escapeXml(value)}"`;
+  }
   return text;
 }
 
@@ -29,6 +44,8 @@ function indent(lines: string): string {
 
 /** Text as XML takes it. What XML 1.0 cannot hold at all becomes U+FFFD. */
 export function escapeXml(text: string): string {
+  // Most texts are plain: ASCII without &, <, > and ".
+  if (!/[^ !#-%'-;=?-~]/.test(text)) return text;
   return text
     .replace(/[^\t\n\r\x20-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '\ufffd')
     .replaceAll('&', '&amp;')
