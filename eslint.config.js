@@ -24,7 +24,7 @@ const arrows = {
   review: ['geometry', 'paint', 'frame', 'surfaces'],
   formats: ['paint', 'text', 'canvas', 'surfaces'],
   sketch: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'chance', 'surfaces', 'text', 'review'],
-  browser: ['geometry', 'paint', 'frame', 'motion', 'sketch', 'surfaces'],
+  browser: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'sketch', 'surfaces'],
   node: ['geometry', 'paint', 'frame', 'sketch', 'surfaces', 'formats', 'text', 'canvas'],
 };
 const everywhere = ['schema', 'maths'];
@@ -95,7 +95,7 @@ export default tseslint.config(
   },
   {
     // What is awaited by nobody fails unheard.
-    files: ['packages/*/src/**/*.ts', 'tests/**/*.ts'],
+    files: ['packages/*/src/**/*.{ts,tsx}', 'tests/**/*.ts'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: { '@typescript-eslint/no-floating-promises': 'error', '@typescript-eslint/no-misused-promises': 'error' },
   },

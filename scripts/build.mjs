@@ -59,6 +59,35 @@ const licenses = [...packages].sort().map((folder) => {
 writeFileSync(`${library}/dist/THIRD-PARTY-LICENSES.txt`, licenses.join(`\n${'-'.repeat(80)}\n\n`));
 for (const license of ['text/generated/OFL.txt', 'maths/FDLIBM-LICENSE.txt'])
   cpSync(`${library}/src/${license}`, `${library}/dist/${license}`);
+// The viewer: its page, the worker in which it runs a sketch, and the library that these and the sketch share.
+const forPages = { bundle: true, format: 'esm', platform: 'browser', target: 'es2022', legalComments: 'inline' };
+await build({
+  ...forPages,
+  entryPoints: { index: `${library}/dist/index.js`, browser: `${library}/dist/browser/index.js` },
+  outdir: `${cli}/dist/viewer/library`,
+  splitting: true,
+  chunkNames: '[name]-[hash]',
+  logLevel: 'error',
+});
+await build({
+  ...forPages,
+  entryPoints: { main: `${cli}/src/viewer/page/main.tsx`, worker: `${cli}/src/viewer/worker/worker.ts` },
+  outdir: `${cli}/dist/viewer`,
+  jsx: 'automatic',
+  jsxImportSource: 'preact',
+  logLevel: 'warning',
+  plugins: [
+    {
+      name: 'share-the-library',
+      setup({ onResolve }) {
+        onResolve({ filter: /^frame-juggler(\/browser)?$/ }, ({ path: name }) => ({
+          path: name === 'frame-juggler' ? '/library/index.js' : '/library/browser.js',
+          external: true,
+        }));
+      },
+    },
+  ],
+});
 for (const file of ['index.html', 'viewer.css']) cpSync(`${cli}/src/viewer/${file}`, `${cli}/dist/viewer/${file}`);
 rmSync(`${cli}/examples`, { recursive: true, force: true });
 cpSync('examples', `${cli}/examples`, { recursive: true, filter: (file) => !/\/(dist|out)$/.test(file) });

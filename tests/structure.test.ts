@@ -4,11 +4,11 @@ import path from 'node:path';
 
 /** The files of a package's sources, each with those that it imports, types too. */
 function importsOf(root: string): Map<string, string[]> {
-  const files = (readdirSync(root, { recursive: true }) as string[]).filter((file) => file.endsWith('.ts'));
+  const files = (readdirSync(root, { recursive: true }) as string[]).filter((file) => /\.tsx?$/.test(file));
   return new Map(
     files.map((file) => {
       const source = readFileSync(path.join(root, file), 'utf8');
-      const found = [...source.matchAll(/(?:from|import\()\s*'(\.[^']+\.ts)'/g)];
+      const found = [...source.matchAll(/(?:from|import\()\s*'(\.[^']+\.tsx?)'/g)];
       return [file, found.map(([, to]) => path.normalize(path.join(path.dirname(file), to)))];
     }),
   );

@@ -1,5 +1,4 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import path from 'node:path';
 import { chromium, type Browser } from 'playwright-core';
 
 /** Debian's Chromium, kept from asking the network for anything. */
@@ -33,6 +32,3 @@ export async function serve(...command: string[]): Promise<{ url: string; proces
   });
   return { url, process: child };
 }
-
-export const play = (sketch: string): ReturnType<typeof serve> =>
-  serve(path.resolve('packages/cli/dist/juggle.js'), 'play', sketch);

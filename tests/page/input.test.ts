@@ -1,10 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
-import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import type { Browser, Page } from 'playwright-core';
-import { juggle, temporaryFolder } from '../helpers.ts';
-import { launch, play } from './browser.ts';
+import { juggle } from '../helpers.ts';
+import { until, ViewerPage } from './viewer.ts';
 
 /*
  * Pointer, keys, dials, seed and recording in the viewer. The sketch has units of its own, y upwards, and notes what it
@@ -15,7 +14,7 @@ export default defineSketch({
   title: 'Boathook', canvas: { width: 400, height: 200, viewBox: [-20, -10, 40, 20], yAxis: 'up' }, frameRate: 30, duration: 6,
   dials: { reach: dial.number(3, { min: 1, max: 9 }), net: dial.toggle(false) },
   step(_, { frame, pointer: p, keys }) {
-    (globalThis as any).told?.push([frame, p.x, p.y, p.inside, p.down, p.justPressed, p.over('ring'), keys.down('k')]);
+    ((globalThis as any).told ??= []).push([frame, p.x, p.y, p.inside, p.down, p.justPressed, p.over('ring'), keys.down('k')]);
   },
   paint(canvas, { pointer, dials, random }) {
     canvas.circle({ at: [10, 5], radius: dials.reach, fill: dials.net ? 'teal' : 'crimson', label: 'ring' });
@@ -24,32 +23,25 @@ export default defineSketch({
   },
 });
 `;
-const folder = temporaryFolder({ 'hook.ts': sketch });
-const file = (name: string): string => path.join(folder.path, name);
 
-let browser: Browser;
-let page: Page;
-let viewer: Awaited<ReturnType<typeof play>>;
-const complaints: string[] = [];
-
+let viewer: ViewerPage;
+let page: ViewerPage['page'];
 beforeAll(async () => {
-  viewer = await play(file('hook.ts'));
-  browser = await launch();
-  page = await browser.newPage({ viewport: { width: 1100, height: 700 }, deviceScaleFactor: 2 });
-  page.on('pageerror', (error) => complaints.push(error.message));
-  await page.addInitScript('globalThis.told = []');
-  await page.goto(viewer.url);
-  await page.waitForSelector('#record:not([hidden])');
+  viewer = await ViewerPage.open(
+    { 'hook.ts': sketch },
+    { viewport: { width: 1100, height: 700 }, deviceScaleFactor: 2 },
+  );
+  ({ page } = viewer);
+  await viewer.button('Record input').waitFor();
 }, 60_000);
 afterAll(async () => {
-  expect(complaints).toEqual([]);
-  await browser.close();
-  viewer.process.kill('SIGTERM');
-  folder.remove();
+  await viewer.close();
+  expect(viewer.complaints).toEqual([]);
 });
 
 type Told = [frame: number, x: number, y: number, inside: boolean, down: boolean, justPressed: boolean, over: boolean, key: boolean]; // prettier-ignore
-const told = (): Promise<Told[]> => page.evaluate('globalThis.told');
+const told = async (): Promise<Told[]> => (await viewer.told()) as Told[];
+const file = (name: string): string => viewer.file(name);
 const onCanvas = async (x: number, y: number): Promise<[number, number]> => {
   const box = (await page.locator('#canvas').boundingBox())!;
   return [box.x + ((x + 20) / 40) * box.width, box.y + ((10 - y) / 20) * box.height];
@@ -58,8 +50,8 @@ const onCanvas = async (x: number, y: number): Promise<[number, number]> => {
 describe('in the viewer', () => {
   test('a recorded run plays back the same in Node, whatever the page’s size and density', async () => {
     await page.mouse.move(...(await onCanvas(-15, 0)));
-    await page.click('#record');
-    await page.evaluate('globalThis.told = []');
+    await viewer.button('Record input').click();
+    await Promise.all(page.workers().map((worker) => worker.evaluate('globalThis.told &&= []')));
     await page.mouse.move(...(await onCanvas(10, 5)), { steps: 8 });
     await page.mouse.down();
     await page.keyboard.down('K');
@@ -68,9 +60,9 @@ describe('in the viewer', () => {
     await page.mouse.up();
     await page.keyboard.up('K');
     await page.waitForTimeout(200);
-    await page.click('#record');
+    await viewer.button('Stop recording').click();
     for (let i = 0; i < 100 && !existsSync(file('hook.input.json')); i++) await page.waitForTimeout(50);
-    expect(await page.textContent('#note:not(:empty)')).toBe('Kept in hook.input.json');
+    await until(async () => page.textContent('#notice'), 'Input kept in hook.input.json');
     const live = await told();
     // Where the pointer was put is where the sketch found it.
     expect(live.some(([, x, y, , down, , over]) => Math.abs(x - 10) < 0.1 && Math.abs(y - 5) < 0.1 && down && over)).toBe(true);
@@ -84,47 +76,68 @@ describe('in the viewer', () => {
     const common = last.filter(([frame]) => live.some(([other]) => other === frame));
     expect(common.length).toBeGreaterThan(15);
     expect(common).toEqual(live.filter(([frame]) => common.some(([other]) => other === frame)));
-    const { code, err } = await juggle(folder.path, 'render', 'hook.ts', '-o', 'with.png', '--frame', '20', '--input', 'hook.input.json');
+    const { code, err } = await juggle(path.dirname(file('hook.ts')), 'render', 'hook.ts', '-o', 'with.png', '--frame', '20', '--input', 'hook.input.json');
     expect([code, err]).toEqual([0, '']);
   }); // prettier-ignore
 
   test('dials are turned, refused where they cannot be, and kept beside the sketch', async () => {
-    await page.locator('input[aria-label="reach, as a number"]').fill('12');
+    await viewer.enter(viewer.field('reach, as a number'), '12');
     // A file that is none of the sketch's does not begin the page anew.
-    writeFileSync(file('other.png'), '');
+    viewer.save('other.png', '');
     await page.waitForTimeout(300);
-    expect(await page.textContent('.fault:not(:empty)')).toBe('dials: reach 12 is out of range; expected 1 or more, 9 or less');
+    expect(await page.textContent('.dial .fault')).toBe('dials: reach 12 is out of range; expected 1 or more, 9 or less');
     await page.locator('#dial-reach').fill('8');
     await page.check('#dial-net');
-    await page.click('#keep');
+    await viewer.button('Keep').click();
     for (let i = 0; i < 100 && !existsSync(file('hook.dials.json')); i++) await page.waitForTimeout(50);
     expect(JSON.parse(readFileSync(file('hook.dials.json'), 'utf8'))).toEqual({ reach: 8, net: true });
-    const color = await page.$eval('#canvas', (element) => {
-      const canvas = element as HTMLCanvasElement;
-      return [...canvas.getContext('2d')!.getImageData(canvas.width * 0.9, canvas.height * 0.25, 1, 1).data];
-    });
-    expect(color).toEqual([0, 128, 128, 255]);
-    await page.click('#reset');
-    expect(await page.inputValue('#dial-reach')).toBe('3');
+    await until(() => viewer.color(0.9, 0.25), '0 128 128');
+    await viewer.button('reach: back to 3').click();
+    await until(() => viewer.field('reach, as a number').inputValue(), '3');
+    expect(await page.isChecked('#dial-net')).toBe(true);
+    await viewer.button('Reset').click();
+    await until(() => page.isChecked('#dial-net'), false);
+  }); // prettier-ignore
+
+  test('a dial that was kept and fits no more is left out, with a note that names its file', async () => {
+    viewer.save('hook.dials.json', JSON.stringify({ reach: 40, mast: 3, net: true }));
+    await page.reload();
+    await until(() => viewer.color(0.75, 0.25), '0 128 128');
+    await viewer.openPart('Notes');
+    const notes = (await page.locator('.remarks li').allTextContents()).join('\n');
+    expect(notes).toMatch(/hook\.dials\.json: dials: reach 40 is out of range/);
+    expect(notes).toMatch(/hook\.dials\.json: dials: there is no dial "mast"/);
+    const { code, err } = await juggle(path.dirname(file('hook.ts')), 'render', 'hook.ts', '-o', 'kept.png');
+    expect([code, err]).toEqual([0, expect.stringMatching(/hook\.dials\.json: dials: reach 40 is out of range[^]*no dial "mast"/)]);
+    await viewer.button('Reset').click();
   }); // prettier-ignore
 
   test('another seed gives another scatter, and its number the same one back', async () => {
+    await viewer.button('Pause').click();
     const shot = async (seed: number): Promise<string> => {
-      await page.fill('#seed', String(seed));
-      await page.keyboard.press('Enter');
-      await page.waitForTimeout(150);
-      return page.$eval('#canvas', (canvas) => (canvas as HTMLCanvasElement).toDataURL());
+      await viewer.enter(viewer.field('Seed'), String(seed));
+      await page.waitForTimeout(600);
+      return viewer.shot();
     };
     await page.mouse.move(5, 690);
     const first = await shot(40);
     expect(await shot(41)).not.toBe(first);
     expect(await shot(40)).toBe(first);
+    await viewer.button('The next seed').click();
+    await until(() => viewer.field('Seed').inputValue(), '41');
+    await viewer.button('The seed before').click();
+    await until(viewer.shot, first);
   });
 
-  test('nobody but the viewer may have something kept', async () => {
-    const before = readdirSync(folder.path);
-    const response = await fetch(`${viewer.url}@juggle/dials`, { method: 'POST', body: '{}', headers: { origin: 'http://example.org' } });
-    expect([response.status, await response.text()]).toEqual([500, 'only the viewer may send this']);
-    expect(readdirSync(folder.path)).toEqual(before);
+  test('of nine variations one is chosen', async () => {
+    await viewer.button('9 variations').click();
+    const sheet = page.locator('dialog.sheet');
+    await until(() => sheet.locator('.variation').count(), 9);
+    const seen = (): Promise<number> =>
+      sheet.locator('canvas').evaluateAll((all) => new Set(all.map((one) => (one as HTMLCanvasElement).toDataURL())).size);
+    await until(seen, 9);
+    await viewer.button('Seed 43').click();
+    await until(() => viewer.field('Seed').inputValue(), '43');
+    expect(await sheet.count()).toBe(0);
   }); // prettier-ignore
 });

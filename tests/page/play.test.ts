@@ -1,9 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { writeFileSync } from 'node:fs';
-import path from 'node:path';
-import type { Browser, Page } from 'playwright-core';
-import { temporaryFolder } from '../helpers.ts';
-import { launch, play } from './browser.ts';
+import { renameSync } from 'node:fs';
+import { until, ViewerPage } from './viewer.ts';
 
 const sketch = (fill: string, more = ''): string => `import { defineSketch } from 'frame-juggler';
 import { radius } from './size';
@@ -20,105 +17,119 @@ export default defineSketch({
   },
 });
 `;
-const folder = temporaryFolder({ 'lamp.ts': sketch('#ff0000'), 'size.ts': 'export const radius: number = 30;\n' });
-const save = (text: string, name = 'lamp.ts'): void => writeFileSync(path.join(folder.path, name), text);
+const red = '255 0 0';
+const green = '0 255 0';
+const blue = '0 0 255';
 
-let browser: Browser;
-let page: Page;
-let viewer: Awaited<ReturnType<typeof play>>;
-const complaints: string[] = [];
-
+let viewer: ViewerPage;
 beforeAll(async () => {
-  viewer = await play(path.join(folder.path, 'lamp.ts'));
-  browser = await launch();
-  page = await browser.newPage({ viewport: { width: 900, height: 700 } });
-  page.on('pageerror', (error) => complaints.push(error.message));
-  await page.goto(viewer.url);
+  viewer = await ViewerPage.open({ 'lamp.ts': sketch('#ff0000'), 'size.ts': 'export const radius: number = 30;\n' });
 }, 60_000);
 afterAll(async () => {
-  await browser.close();
-  viewer.process.kill('SIGTERM');
-  folder.remove();
+  await viewer.close();
+  expect(viewer.complaints).toEqual([]);
 });
 
-const frame = async (): Promise<number> => Number(/Frame (\d+)/.exec((await page.textContent('#frame')) ?? '')?.[1]);
-const middle = (dx = 0): Promise<string> =>
-  page.$eval(
-    '#canvas',
-    (element, shift) => {
-      const canvas = element as HTMLCanvasElement;
-      const x = canvas.width / 2 + (shift * canvas.width) / 200;
-      const data = canvas.getContext('2d')?.getImageData(x, canvas.height / 2, 1, 1).data;
-      return [...(data ?? [])].slice(0, 3).join(' ');
-    },
-    dx,
-  );
-const until = async <T>(read: () => Promise<T>, wanted: T): Promise<void> => {
-  for (let i = 0; i < 100 && (await read()) !== wanted; i++) await page.waitForTimeout(50);
-  expect(await read()).toEqual(wanted);
-};
+const save = (text: string): void => viewer.save('lamp.ts', text);
 
 describe('juggle play', () => {
   test('runs the sketch live, at its own speed, and fits it to the window', async () => {
-    await until(middle, '255 0 0');
+    const { frame, color, page } = viewer;
+    await until(color, red);
     const [before, start] = [await frame(), Date.now()];
     await page.waitForTimeout(1500);
     const rate = ((await frame()) - before) / ((Date.now() - start) / 1000);
     // Its own 20 frames a second and not the screen's 60; fewer where a busy machine stalls, as time slips then.
     expect(rate).toBeGreaterThan(8);
     expect(rate).toBeLessThan(25);
-    const box = await page.locator('#canvas').boundingBox();
-    expect(box?.width).toBe(860);
-  });
-
-  test('pauses, goes one frame on, restarts and plays, by buttons and by keys', async () => {
-    await page.click('text=Pause');
-    const held = await frame();
-    await page.waitForTimeout(200);
-    expect(await frame()).toBe(held);
-    await page.click('text=One frame on');
-    await until(frame, held + 1);
-    await page.keyboard.press('ArrowRight');
-    await until(frame, held + 2);
-    await page.click('text=Restart');
-    await until(frame, 0);
-    await page.locator('#stage').click();
-    await page.keyboard.press('Space');
-    await page.waitForTimeout(300);
-    expect(await frame()).toBeGreaterThan(2);
-    await page.keyboard.press('Space');
+    const [room, box] = [await page.locator('#stage').boundingBox(), await page.locator('#canvas').boundingBox()];
+    expect(box?.width).toBe(room!.width - 40);
   });
 
   test('follows a save, of the sketch and of what it imports, and stays at its frame', async () => {
+    const { frame, color } = viewer;
+    await viewer.button('Pause').click();
     const held = await frame();
     save(sketch('#00ff00'));
-    await until(middle, '0 255 0');
+    await until(color, green);
     expect(await frame()).toBe(held);
-    expect(await middle(40)).toBe('0 0 0');
-    save('export const radius = 45;\n', 'size.ts');
-    await until(() => middle(40), '0 255 0');
+    expect(await color(0.7)).toBe('0 0 0');
+    viewer.save('size.ts', 'export const radius = 45;\n');
+    await until(() => color(0.7), green);
   });
 
   test('shows an error with its line over the last good picture, and recovers', async () => {
-    const reason = (): Promise<string | null> => page.textContent('#failure-reason');
-    const place = (): Promise<string | null> => page.textContent('#failure-place');
+    const { frame, color, failure } = viewer;
     save(sketch('#0000ff', 'canvas.circle({ at: [1, frame / 0], radius: 2 });'));
-    await until(place, `lamp.ts, line 12 in frame ${await frame()}`);
-    expect(await reason()).toMatch(/^circle: at \[1,(NaN|Infinity)\] is not a point/);
-    expect(await middle()).toBe('0 255 0');
+    await until(failure, new RegExp(`^lamp.ts, line 12 in frame ${await frame()}circle: at \\[1,(NaN|Infinity)\\] is not a point`));
+    expect(await color()).toBe(green);
 
     save(sketch('#0000ff', 'canvas.circle({;'));
-    await until(async () => ((await reason()) ?? '').includes('lamp.ts:12'), true);
-    expect(await middle()).toBe('0 255 0');
-    expect(await page.locator('#failure').isVisible()).toBe(true);
+    await until(failure, /lamp\.ts:12/);
+    expect(await color()).toBe(green);
 
     save(sketch('#0000ff'));
-    await until(middle, '0 0 255');
-    expect(await page.locator('#failure').isVisible()).toBe(false);
-    expect(complaints).toEqual([]);
+    await until(color, blue);
+    expect(await failure()).toBe('');
+  }); // prettier-ignore
+
+  test('what was saved last wins, however long an older save takes, or whatever it throws', async () => {
+    const slow = 'await new Promise((resolve) => setTimeout(resolve, 700));\n';
+    const late = "setTimeout(() => { throw new Error('late') }, 600);\n";
+    for (const older of [
+      slow + sketch('#ff0000'),
+      slow + sketch('#ff0000', "throw new Error('old');"),
+      `${slow}throw new Error('old');`,
+      late + sketch('#ff0000').replace('paint(', "start: async () => { await new Promise((r) => setTimeout(r, 700)); throw new Error('old'); },\n  paint("),
+    ]) {
+      save(older);
+      await viewer.page.waitForTimeout(250);
+      save(sketch('#00ff00'));
+      await until(viewer.color, green);
+      await viewer.page.waitForTimeout(700);
+      expect([await viewer.color(), await viewer.failure()]).toEqual([green, '']);
+      save(sketch('#0000ff'));
+      await until(viewer.color, blue);
+    }
+  }); // prettier-ignore
+
+  test('a hundred saves in two seconds end in the last one', async () => {
+    for (let i = 0; i < 100; i++) {
+      save(sketch(i === 99 ? '#ff0000' : '#00ff00'));
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+    await until(viewer.color, red);
+    await viewer.page.waitForTimeout(400);
+    expect(await viewer.color()).toBe(red);
+    // The one that is shown, and the one that waits for the next save.
+    await until(() => viewer.page.workers().length, 2);
   });
 
-  test('listens on loopback only', () => {
-    expect(new URL(viewer.url).hostname).toBe('127.0.0.1');
+  test('a file that is taken away is said as what it is, and picked up when it is back', async () => {
+    const { failure, color } = viewer;
+    viewer.remove('size.ts');
+    save(sketch('#0000ff'));
+    await until(failure, /lamp\.ts imports \.\/size, which is not there/);
+    viewer.save('size.ts', 'export const radius = 45;\n');
+    await until(color, blue);
+    expect(await failure()).toBe('');
+
+    renameSync(viewer.file('lamp.ts'), viewer.file('away.txt'));
+    await until(failure, /lamp\.ts is not there any more; once it is back, it is shown/);
+    expect(await color()).toBe(blue);
+    renameSync(viewer.file('away.txt'), viewer.file('lamp.ts'));
+    await until(failure, '');
   });
+
+  test('what the sketch prints stands in the page with its line, and in the terminal', async () => {
+    let said = '';
+    viewer.process.stdout?.on('data', (data: Buffer) => (said += data.toString()));
+    save(sketch('#00ff00', "if (frame % 20 === 0) console.log('berth', { at: [1, 2] }, Math.random() < 2);"));
+    await until(viewer.color, green);
+    await viewer.button('Play').click();
+    await viewer.openPart('Notes');
+    await until(async () => (await viewer.page.locator('.remarks li').allTextContents()).join('\n'), /lamp\.ts:12berth {"at":\[1,2\]} true/);
+    expect(await viewer.page.locator('.remarks .note').textContent()).toMatch(/^lamp\.ts:12Math\.random\(\) gives another picture each time/);
+    await until(() => said, /^lamp\.ts:12 {2}berth {"at":\[1,2\]} true$/m);
+  }); // prettier-ignore
 });

@@ -5,7 +5,7 @@ import type * as Library from '../../packages/frame-juggler/src/index.ts';
 import type * as BrowserLibrary from '../../packages/frame-juggler/src/browser/index.ts';
 import { juggle } from '../helpers.ts';
 import { decode } from 'fast-png';
-import { launch, play } from './browser.ts';
+import { launch, serve } from './browser.ts';
 
 const demo = path.resolve('examples/pellan-quay/quay.ts');
 const sheet = path.resolve('tests/fixtures/sheet.ts');
@@ -16,17 +16,18 @@ const examples = [
 ];
 let browser: Browser;
 let page: Page;
-let viewer: Awaited<ReturnType<typeof play>>;
+let site: Awaited<ReturnType<typeof serve>>;
 
 beforeAll(async () => {
-  viewer = await play(sheet);
+  site = await serve('node_modules/vite/bin/vite.js', 'examples/page');
   browser = await launch();
   page = await browser.newPage();
-  await page.goto(viewer.url);
+  // Any page of that server will do, as modules are imported from it by hand.
+  await page.goto(`${site.url}vite.config.js`);
 }, 60_000);
 afterAll(async () => {
   await browser.close();
-  viewer.process.kill('SIGTERM');
+  site.process.kill('SIGTERM');
 });
 
 interface Comparison {

@@ -1,8 +1,6 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import path from 'node:path';
-import type { Browser, CDPSession, Page } from 'playwright-core';
-import { temporaryFolder } from '../helpers.ts';
-import { launch, play } from './browser.ts';
+import { describe, expect, test } from '@jest/globals';
+import type { CDPSession, Page } from 'playwright-core';
+import { until, ViewerPage } from './viewer.ts';
 
 /*
  * Fingers, keys and every kind of dial, in the viewer. The sketches say what they are told; which of them plays is the
@@ -12,42 +10,27 @@ const sketchOf = (body: string, more = ''): string => `import { defineSketch, di
 export default defineSketch({ title: 'Told', canvas: { width: 400, height: 200 }, frameRate: 30, ${more}
   paint(canvas, moment) { (globalThis as any).told = ${body}; } });
 `;
-const folder = temporaryFolder({
+const sketches = {
   'finger.ts': sketchOf('{ x: moment.pointer.x, y: moment.pointer.y, inside: moment.pointer.inside, down: moment.pointer.down }'),
   'keys.ts': sketchOf("{ held: ['ArrowUp', 'k', 'j'].filter((key) => moment.keys.down(key)) }"),
   'dials.ts': sketchOf('{ ...moment.dials }', `dials: {
     mast: dial.number(3), sail: dial.color('#ff8800'), storm: dial.toggle(true), berth: dial.choice(['north', 'south']),
     name: dial.text('Petrel'), mooring: dial.point([10, 20]) },`),
-}); // prettier-ignore
-
-let browser: Browser;
-beforeAll(async () => {
-  browser = await launch();
-}, 60_000);
-afterAll(async () => {
-  await browser.close();
-  folder.remove();
-});
+}; // prettier-ignore
 
 /** Plays a sketch in a page with a touch screen, for as long as `work` takes. */
-async function playing(name: string, work: (page: Page, told: () => Promise<unknown>) => Promise<void>): Promise<void> {
-  const viewer = await play(path.join(folder.path, name));
-  const page = await browser.newPage({ viewport: { width: 900, height: 700 }, hasTouch: true });
+async function playing(
+  name: keyof typeof sketches,
+  work: (page: Page, told: () => Promise<unknown>, viewer: ViewerPage) => Promise<void>,
+): Promise<void> {
+  const viewer = await ViewerPage.open({ [name]: sketches[name] }, { hasTouch: true });
   try {
-    await page.goto(viewer.url);
-    await page.waitForFunction('globalThis.told !== undefined', { timeout: 10_000 });
-    await work(page, () => page.evaluate('globalThis.told'));
+    await viewer.page.locator('#canvas').waitFor();
+    await work(viewer.page, viewer.told, viewer);
   } finally {
-    await page.close();
-    viewer.process.kill('SIGTERM');
+    await viewer.close();
   }
-}
-
-/** Waits for what a sketch is told: it is asked frame by frame. */
-async function until(told: () => Promise<unknown>, wanted: unknown): Promise<void> {
-  for (let i = 0; i < 100 && JSON.stringify(await told()) !== JSON.stringify(wanted); i++)
-    await new Promise((resolve) => setTimeout(resolve, 30));
-  expect(await told()).toEqual(wanted);
+  expect(viewer.complaints).toEqual([]);
 }
 
 const touchActionOf = (page: Page): Promise<string> =>
@@ -102,27 +85,26 @@ describe('keys', () => {
 });
 
 test('every kind of dial has its control, and turns what the sketch is told', () =>
-  playing('dials.ts', async (page, told) => {
+  playing('dials.ts', async (page, told, viewer) => {
     const first = { mast: 3, sail: '#ff8800', storm: true, berth: 'north', name: 'Petrel', mooring: { x: 10, y: 20 } };
-    expect(await told()).toMatchObject({
-      mast: 3,
-      storm: true,
-      berth: 'north',
-      name: 'Petrel',
-      mooring: { x: 10, y: 20 },
-    });
-    await page.fill('#dial-mast', '4.5');
+    await until(told, first);
+    await viewer.enter(page.locator('#dial-mast'), '4.5');
+    await page.locator('#dial-mast').press('ArrowUp');
     await page.fill('#dial-sail', '#0077b6');
+    await viewer.enter(viewer.field('sail, opacity'), '0.5');
     await page.uncheck('#dial-storm');
     await page.selectOption('#dial-berth', 'south');
     await page.fill('#dial-name', 'Tern & <son>');
-    await page.fill('#dial-mooring', '-7');
-    await page.fill('input[aria-label="mooring, y"]', '8.25');
-    const turned = { mast: 4.5, storm: false, berth: 'south', name: 'Tern & <son>', mooring: { x: -7, y: 8.25 } };
-    await until(async () => ({ ...((await told()) as object), sail: undefined }), turned);
-    await page.fill('#dial-mast', '');
-    expect(await page.textContent('.fault:not(:empty)')).toMatch(/^dials: mast NaN is not finite/);
-    await page.click('#reset');
-    await until(async () => ({ ...((await told()) as object), sail: '#ff8800' }), first);
+    await viewer.enter(page.locator('#dial-mooring'), '-7');
+    await viewer.enter(viewer.field('mooring, y'), '8.25');
+    const turned = { mast: 4.55, sail: '#0077b680', storm: false, berth: 'south', name: 'Tern & <son>', mooring: { x: -7, y: 8.25 } };
+    await until(told, turned);
+    // What is no number changes nothing.
+    await viewer.enter(page.locator('#dial-mast'), 'tall');
+    expect(await page.locator('#dial-mast').inputValue()).toBe('4.55');
+    await viewer.enter(viewer.field('sail, as CSS writes it'), 'oranje');
+    expect(await page.textContent('.dial .fault')).toMatch(/^dials: sail "oranje" is not a color; did you mean "orange"/);
+    await viewer.button('Reset').click();
+    await until(told, first);
     expect(await page.inputValue('#dial-sail')).toBe('#ff8800');
-  }));
+  })); // prettier-ignore

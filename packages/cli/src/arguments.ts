@@ -89,10 +89,12 @@ export function addRunOptions(command: Command): Command {
   return addInputOptions(command)
     .addOption(new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize))
     .addOption(new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber))
-    .addOption(
-      new Option('--patience <seconds>', 'how long one frame may take, 0 for ever').argParser(plainNumber).default(10),
-    );
+    .addOption(patienceOption(10));
 }
+
+/** @param seconds what holds where nothing is given */
+export const patienceOption = (seconds: number): Option =>
+  new Option('--patience <seconds>', 'how long one frame may take, 0 for ever').argParser(plainNumber).default(seconds);
 
 export const frameOption = (): Option =>
   new Option('--frame <n>', 'the frame, counted from 0').argParser(wholeNumber).conflicts('seconds');

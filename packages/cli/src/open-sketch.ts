@@ -1,7 +1,16 @@
 import { readFile, stat } from 'node:fs/promises';
 import { randomInt } from 'node:crypto';
-import { parseDial, readTrack, SketchError, type InputTrack, type LoadListener, type Sketch } from 'frame-juggler';
-import { describe, readDialFile, type RenderOptions } from 'frame-juggler/node';
+import path from 'node:path';
+import {
+  fitDials,
+  parseDial,
+  readTrack,
+  SketchError,
+  type InputTrack,
+  type LoadListener,
+  type Sketch,
+} from 'frame-juggler';
+import { describe, dialFile, readDialFile, type RenderOptions } from 'frame-juggler/node';
 import type { RunArguments } from './arguments.ts';
 import { load } from './load.ts';
 
@@ -15,17 +24,21 @@ type RunSettings = Pick<
 export interface OpenSketch {
   readonly sketch: Sketch;
   readonly settings: RunSettings;
+  /** What is to be said of it: which kept dials it has no use for. */
+  readonly notes: readonly string[];
 }
 
 /** Loads a sketch file and reads what its run is to be. */
 export async function openSketch(file: string, given: RunArguments, onLoad: LoadListener): Promise<OpenSketch> {
   const sketch = await load(file);
   const fromOptions = (given.dial ?? []).map(([name, text]) => [name, parseDial(sketch.dials, name, text)]);
-  const dials = { ...(await readDialFile(file)), ...Object.fromEntries(fromOptions) } as Record<string, unknown>;
+  const { values, misfits } = fitDials(sketch.dials, (await readDialFile(file)) ?? {});
+  const dials = { ...values, ...Object.fromEntries(fromOptions) } as Record<string, unknown>;
   const input = await readInput(given.input);
   const seed = chooseSeed(given.seed);
   return {
     sketch,
+    notes: misfits.map(({ reason }) => `${path.basename(dialFile(file))}: ${reason}; left out`),
     settings: {
       ...(seed !== undefined && { seed }),
       ...given.size,

@@ -1,35 +1,60 @@
-import { Command } from 'commander';
-import { addInputOptions, portOption, type RunArguments } from './arguments.ts';
+import { Command, Option } from 'commander';
+import { addInputOptions, patienceOption, portOption, type RunArguments } from './arguments.ts';
 import { chooseSeed, readInput } from './open-sketch.ts';
+
+interface PlayArguments extends Pick<RunArguments, 'seed' | 'dial' | 'input'> {
+  patience: number;
+  port?: number;
+  open: boolean;
+}
+
+/** Seconds that one call of a sketch's code may take in the viewer, where somebody waits for it. */
+const patience = 2.5;
 
 export function playCommand(): Command {
   const command = new Command('play')
     .description('Plays a sketch in a page that follows every save of its file.')
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
-    .addOption(portOption());
+    .addOption(portOption())
+    .addOption(new Option('--no-open', 'only say the address, and open no browser'))
+    .addOption(patienceOption(patience));
   return addInputOptions(command)
     .addHelpText(
       'after',
       `
-The page listens on this machine only. Space plays and pauses, the right arrow goes one frame on, Home restarts.
+The page listens on this machine only. In it, ? lists the keys: Space plays and pauses, the arrows go one frame on and back.
 Dials that are kept there lie beside the sketch, as harbor.dials.json, and recorded input as harbor.input.json.
-Ctrl-C ends it.
+What the sketch prints stands here and in the page. Ctrl-C ends it.
 
 Examples:
   juggle play harbor.ts
-  juggle play harbor.ts --port 4646
+  juggle play harbor.ts --port 4646 --no-open
   juggle play harbor.ts --seed 12 --dial swell=20`,
     )
-    .action(async (file: string, options: Pick<RunArguments, 'seed' | 'dial' | 'input'> & { port?: number }) => {
+    .action(async (file: string, options: PlayArguments) => {
+      const print = (line: string): void => void process.stdout.write(`${line}\n`);
       // Loaded only here: no other command should wait for it.
-      const { serveViewer } = await import('./viewer-server.ts');
-      const viewer = await serveViewer(file, options.port ?? 0, {
+      const { serveViewer } = await import('./viewer-server/serve.ts');
+      const setup = {
         seed: chooseSeed(options.seed),
+        patience: options.patience,
         dialTexts: options.dial ?? [],
         track: (await readInput(options.input))?.track,
-      });
-      process.stdout.write(`Playing ${file} at ${viewer.url} (Ctrl-C ends it)\n`);
+      };
+      const viewer = await serveViewer(file, options.port, setup, print);
+      print(`Playing ${file} at ${viewer.url} (Ctrl-C ends it)`);
       for (const signal of ['SIGINT', 'SIGTERM'] as const)
         process.once(signal, () => void viewer.close().finally(() => process.exit(0)));
+      if (options.open) await openBrowser(viewer.url, print);
     });
+}
+
+async function openBrowser(url: string, print: (line: string) => void): Promise<void> {
+  try {
+    const { default: open } = await import('open');
+    const browser = await open(url);
+    browser.once('error', () => print(`No browser could be opened: visit ${url}`));
+  } catch {
+    print(`No browser could be opened: visit ${url}`);
+  }
 }

@@ -25,6 +25,11 @@ export class Progress {
     if (!this.quiet && Date.now() - this.began > quietFor) this.line(`Loaded ${done} of ${total} files: ${name}`);
   };
 
+  /** Says something about the sketch that is no error. */
+  note(text: string): void {
+    if (!this.quiet) this.line(`Note: ${text}`);
+  }
+
   at(done: number, total: number): void {
     if (this.quiet || total < 2) return;
     const now = Date.now();

@@ -2,7 +2,7 @@ import { parentPort, workerData } from 'node:worker_threads';
 import { asSketchError, SketchError, type Sketch } from 'frame-juggler';
 import { render, Stopped, strip, type RenderOptions, type StripOptions } from 'frame-juggler/node';
 import { openSketch } from '../open-sketch.ts';
-import { Calls } from './calls.ts';
+import { Calls } from '../calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, Jobs } from './messages.ts';
 
 /* The thread in which a command's work is done, the sketch's own code among it. */
@@ -27,11 +27,11 @@ port.on('message', (order: JobOrder) => {
 try {
   const { name, file, output, run, options } = request;
   calls.begin('load');
-  const { sketch, settings } = await openSketch(file, run, (done, total, name) =>
+  const { sketch, settings, notes } = await openSketch(file, run, (done, total, name) =>
     tell({ type: 'loading', done, total, name }),
   );
   calls.end();
-  tell({ type: 'loaded', title: sketch.title });
+  tell({ type: 'loaded', title: sketch.title, notes });
   const facts = await jobs[name](sketch, output, {
     ...settings,
     ...options,

@@ -2,7 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
 import { discardUnfinished, Stopped, TookTooLong, whatIsThere, type RenderOptions } from 'frame-juggler/node';
 import type { Progress } from '../progress.ts';
-import { Calls, type SketchCall } from './calls.ts';
+import { Calls, type SketchCall } from '../calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
 addHostCode(new URL('..', import.meta.url).href);
@@ -50,6 +50,7 @@ export async function runJob<Name extends JobName>(
             return void processes.push(message.pid);
           case 'loaded':
             title = message.title;
+            for (const note of message.notes) progress.note(note);
             return;
           case 'done':
             graceful = true;

@@ -4,24 +4,35 @@ import type { InputTrack } from 'frame-juggler';
  * What the viewer's page and its server call things between them.
  */
 
-/** Where the page imports the sketch from. */
-export const sketchModule = '/@juggle/sketch.js';
-/** Where the page asks which line of a source file a served line came from. */
-export const sourcePath = '/@juggle/source';
-/** Where the page asks how the run is to begin: a {@link Setup}. */
-export const setupPath = '/@juggle/setup';
-/** Where the page sends the values of the dials, to be kept beside the sketch. Answers with the file's name. */
-export const dialsPath = '/@juggle/dials';
-/** Where the page sends a recorded input track, to be kept beside the sketch. Answers with the file's name. */
-export const trackPath = '/@juggle/track';
-/** Sent to the page when the sketch, or something it is made of, was saved. */
-export const changedEvent = 'juggle:changed';
+export const paths = {
+  /** Where the worker imports the sketch from. With `why` in its query, why it cannot be loaded, in words; empty if it can. */
+  sketch: '/@juggle/sketch.js',
+  /** Which line of a source file a served line came from. */
+  source: '/@juggle/source',
+  /** How the run is to begin: a {@link Setup}. */
+  setup: '/@juggle/setup',
+  /** Keeps the values of the dials beside the sketch, and answers with the file's name. */
+  dials: '/@juggle/dials',
+  /** Keeps a recorded input track beside the sketch, and answers with the file's name. */
+  track: '/@juggle/track',
+  /** Prints lines in the terminal. */
+  print: '/@juggle/print',
+  /** Tells, as server-sent events, when the sketch or something it is made of was saved. */
+  changes: '/@juggle/changes',
+  /** Opens the editor at a line. */
+  edit: '/@juggle/edit',
+} as const;
 
 /** How a run is to begin, by the options of the command and the kept dials. */
 export interface Setup {
   readonly seed?: number | undefined;
-  /** The values of dials that were kept beside the sketch. */
+  /** Seconds that one call of the sketch's code may take; 0 for ever. */
+  readonly patience: number;
+  /** The values of dials that were kept beside the sketch, and the name of that file. */
   readonly dials: Readonly<Record<string, unknown>>;
+  readonly dialFile: string;
+  /** Why kept dials cannot be read, where they cannot. */
+  readonly dialFault?: string;
   /** Dials as the command line has them, in text. */
   readonly dialTexts: readonly (readonly [name: string, text: string])[];
   /** Input to be played instead of the page's own. */

@@ -1,6 +1,13 @@
 import { apply, inverse } from '../geometry/matrix.ts';
 import type { InputEvent, InputSource } from '../sketch/input.ts';
-import type { Run } from '../sketch/run.ts';
+import type { View } from '../canvas/view.ts';
+
+/** How large a canvas is, in pixels of density 1, and how the sketch's units lie on it. A `Run` tells. */
+export interface InputArea {
+  readonly width: number;
+  readonly height: number;
+  readonly view: View;
+}
 
 /**
  * Pointer and keys of a page, for the sketch on a canvas element. It listens from when it is made until `end`. Once the
@@ -16,7 +23,7 @@ export class PageInput implements InputSource {
 
   constructor(
     private readonly element: HTMLCanvasElement,
-    private readonly run: Run,
+    private readonly area: InputArea,
   ) {
     const { signal } = this.stop;
     const document = element.ownerDocument;
@@ -107,15 +114,15 @@ export class PageInput implements InputSource {
 
   /** A point of the page in the sketch's units, whatever size, padding and transform the element has by CSS. */
   private locate(event: PointerEvent): { x: number; y: number; within: boolean } {
-    const { element, run } = this;
+    const { element, area } = this;
     const style = getComputedStyle(element);
     const [left, right] = [parseFloat(style.paddingLeft), parseFloat(style.paddingRight)];
     const [top, bottom] = [parseFloat(style.paddingTop), parseFloat(style.paddingBottom)];
     // Offsets are counted from the padding's edge, before any transform.
     const px = (event.offsetX - left) / (element.clientWidth - left - right);
     const py = (event.offsetY - top) / (element.clientHeight - top - bottom);
-    const back = inverse(run.view.matrix);
-    const [x, y] = back === undefined ? [NaN, NaN] : apply(back, px * run.width, py * run.height);
+    const back = inverse(area.view.matrix);
+    const [x, y] = back === undefined ? [NaN, NaN] : apply(back, px * area.width, py * area.height);
     return { x: round(x), y: round(y), within: px >= 0 && px <= 1 && py >= 0 && py <= 1 };
   }
 }

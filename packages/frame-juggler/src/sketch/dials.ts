@@ -1,4 +1,4 @@
-import { fail, show, suggest } from '../error.ts';
+import { asSketchError, fail, show, suggest } from '../error.ts';
 import { readColor, type ColorLike } from '../paint/color.ts';
 import {
   finite,
@@ -154,6 +154,29 @@ export function dialValues(map: DialMap, values: Readonly<Record<string, unknown
       Object.hasOwn(values, name) ? read('dials', name, values[name]) : initial,
     ]),
   );
+}
+
+/** A value that was kept for a dial and is of no use to the sketch as it is now. */
+export interface Misfit {
+  readonly name: string;
+  readonly reason: string;
+}
+
+/** Of kept values of dials those that the sketch can use, and why it cannot use the others. */
+export function fitDials(
+  map: DialMap,
+  kept: Readonly<Record<string, unknown>>,
+): { readonly values: Record<string, unknown>; readonly misfits: readonly Misfit[] } {
+  const values: Record<string, unknown> = {};
+  const misfits: Misfit[] = [];
+  for (const [name, value] of Object.entries(kept)) {
+    try {
+      values[name] = dialNamed(map, name).read('dials', name, value);
+    } catch (error) {
+      misfits.push({ name, reason: asSketchError(error).reason });
+    }
+  }
+  return { values, misfits };
 }
 
 /** The dial of a name. @throws SketchError with the nearest name where there is none */

@@ -65,6 +65,11 @@ export class Compositor<Layer> {
     this.empty = true;
   }
 
+  /** Takes what the surface shows as the last frame, whatever has drawn it. */
+  resume(): void {
+    this.empty = false;
+  }
+
   draw(frame: Frame): void {
     const { backend } = this;
     const { width, height } = pictureSize(frame);

@@ -6,11 +6,20 @@ import { reduce, type PixelBox } from '../../paint/reduce.ts';
 import type { ItemPaint } from '../../frame/reader.ts';
 import { hypot } from '../../maths/power.ts';
 
+/** A canvas of a page, or one that a worker draws on. */
+export type CanvasElement = HTMLCanvasElement | OffscreenCanvas;
+export type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
+
 /** The 2d context of a canvas, kept where reading pixels back is cheap: trails and pictures need it. */
-export function contextOf(element: HTMLCanvasElement): CanvasRenderingContext2D {
-  const context = element.getContext('2d', { willReadFrequently: true });
+export function contextOf(element: CanvasElement): Context {
+  const context = element.getContext('2d', { willReadFrequently: true }) as Context | null;
   if (context === null) throw new Error('this canvas has a context of another kind');
   return context;
+}
+
+/** The context of a new canvas that is never shown, in a page and in a worker alike. */
+export function hiddenContext(width: number, height: number): Context {
+  return contextOf(new OffscreenCanvas(width, height));
 }
 
 type CanvasStyle = string | CanvasGradient | CanvasPattern;
@@ -18,23 +27,15 @@ type TablePaint = Exclude<ItemPaint, number>;
 type PaintOf<Type> = Extract<TablePaint, { type: Type }>;
 
 /** A paint as a context takes it. @param matrix from the paint's units to pixels */
-export function styleOf(context: CanvasRenderingContext2D, paint: ItemPaint, matrix: Matrix): CanvasStyle {
+export function styleOf(context: Context, paint: ItemPaint, matrix: Matrix): CanvasStyle {
   if (typeof paint === 'number') return cssOf(paint);
-  const make = styles[paint.type] as (
-    context: CanvasRenderingContext2D,
-    paint: TablePaint,
-    matrix: Matrix,
-  ) => CanvasStyle;
+  const make = styles[paint.type] as (context: Context, paint: TablePaint, matrix: Matrix) => CanvasStyle;
   return make(context, paint, matrix);
 }
 
 /** What each kind of paint is in a context's terms. */
 const styles: {
-  [Type in TablePaint['type']]: (
-    context: CanvasRenderingContext2D,
-    paint: PaintOf<Type>,
-    matrix: Matrix,
-  ) => CanvasStyle;
+  [Type in TablePaint['type']]: (context: Context, paint: PaintOf<Type>, matrix: Matrix) => CanvasStyle;
 } = {
   linear(context, gradient, matrix) {
     const [first, last] = rounds(context, gradient, matrix);
@@ -86,11 +87,7 @@ const maxRounds = 500;
  * From which to which round a spread gradient covers the canvas: a context knows no spread, so a gradient is made long
  * enough, and its stops written out.
  */
-function rounds(
-  context: CanvasRenderingContext2D,
-  gradient: Exclude<Gradient, { type: 'conic' }>,
-  matrix: Matrix,
-): [number, number] {
+function rounds(context: Context, gradient: Exclude<Gradient, { type: 'conic' }>, matrix: Matrix): [number, number] {
   const back = inverse(matrix);
   if (gradient.spread === 'pad' || back === undefined) return [0, 1];
   const { width, height } = context.canvas;
@@ -109,14 +106,14 @@ function rounds(
 }
 
 function pictureStyle(
-  context: CanvasRenderingContext2D,
+  context: Context,
   picture: PictureData,
   part: PixelBox,
   transform: Matrix,
   smooth: boolean,
   matrix: Matrix,
 ): CanvasStyle {
-  const { element, perPixelX, perPixelY } = reducedElement(context, picture, part, multiply(matrix, transform), smooth);
+  const { element, perPixelX, perPixelY } = reducedElement(picture, part, multiply(matrix, transform), smooth);
   context.imageSmoothingEnabled = smooth;
   context.imageSmoothingQuality = 'low';
   const style = context.createPattern(element, 'repeat')!;
@@ -129,9 +126,9 @@ function pictureStyle(
  * Draws a smooth picture into its place: at its edge it goes on as it ends, which a pattern does not.
  * @param matrix from the item's units to pixels
  */
-export function drawPicture(context: CanvasRenderingContext2D, fill: PaintOf<'picture'>, matrix: Matrix): void {
+export function drawPicture(context: Context, fill: PaintOf<'picture'>, matrix: Matrix): void {
   const toPixels = multiply(matrix, fill.transform);
-  const { element, perPixelX, perPixelY } = reducedElement(context, fill.picture, fill.crop, toPixels, fill.smooth);
+  const { element, perPixelX, perPixelY } = reducedElement(fill.picture, fill.crop, toPixels, fill.smooth);
   const [width, height] = [fill.crop.width / perPixelX, fill.crop.height / perPixelY];
   context.setTransform(...multiply(toPixels, scaling(perPixelX, perPixelY)));
   context.imageSmoothingEnabled = fill.smooth;
@@ -140,29 +137,23 @@ export function drawPicture(context: CanvasRenderingContext2D, fill: PaintOf<'pi
   context.setTransform(...matrix);
 }
 
-const elements = new WeakMap<PictureData, { version: number; element: HTMLCanvasElement }>();
+const elements = new WeakMap<PictureData, { version: number; element: CanvasElement }>();
 const crisp: Matrix = [1, 0, 0, 1, 0, 0];
 
 /** A part of a picture, averaged down as the raster surface does it, as a canvas that can be drawn. */
 function reducedElement(
-  context: CanvasRenderingContext2D,
   picture: PictureData,
   part: PixelBox,
   toPixels: Matrix,
   smooth: boolean,
-): { element: HTMLCanvasElement; perPixelX: number; perPixelY: number } {
+): { element: CanvasElement; perPixelX: number; perPixelY: number } {
   const { picture: reduced, perPixelX, perPixelY } = reduce(picture, part, smooth ? toPixels : crisp);
   let kept = elements.get(reduced);
   if (kept?.version !== reduced.version) {
-    const element = context.canvas.ownerDocument.createElement('canvas');
-    element.width = reduced.width;
-    element.height = reduced.height;
-    contextOf(element).putImageData(
-      new ImageData(new Uint8ClampedArray(reduced.data), reduced.width, reduced.height),
-      0,
-      0,
-    );
-    elements.set(reduced, (kept = { version: reduced.version, element }));
+    const { width, height } = reduced;
+    const own = hiddenContext(width, height);
+    own.putImageData(new ImageData(new Uint8ClampedArray(reduced.data), width, height), 0, 0);
+    elements.set(reduced, (kept = { version: reduced.version, element: own.canvas }));
   }
   return { element: kept.element, perPixelX, perPixelY };
 }

@@ -18,21 +18,23 @@ import { cssColor } from '../../paint/color.ts';
 import { fade } from '../../paint/fade.ts';
 import { boxUnits } from '../../paint/gradient.ts';
 import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
-import { contextOf, drawPicture, styleOf } from './paint.ts';
+import { contextOf, drawPicture, hiddenContext, styleOf, type CanvasElement, type Context } from './paint.ts';
 
 /** How much larger small letters are drawn first, and how many pixels they may cover for that. */
 const fineness = 4;
 const maxFinePixels = 250_000;
 
 /**
- * Draws frames on a page's canvas element, which takes the frame's pixel size. Each item comes with its own resolved
+ * Draws frames on a canvas of a page or of a worker, which takes the frame's pixel size. Each item comes with its own resolved
  * transform and paint; the context's own state stack is not used.
  */
 export class Canvas2dSurface {
-  private readonly compositor: Compositor<CanvasRenderingContext2D>;
+  private readonly compositor: Compositor<Context>;
+  private readonly context: Context;
 
-  constructor(readonly element: HTMLCanvasElement) {
-    this.compositor = new Compositor(new Canvas2dBackend(element));
+  constructor(readonly element: CanvasElement) {
+    this.context = contextOf(element);
+    this.compositor = new Compositor(new Canvas2dBackend(this.context));
   }
 
   /** Draws a frame. */
@@ -44,23 +46,42 @@ export class Canvas2dSurface {
   reset(): void {
     this.compositor.reset();
   }
-}
 
-class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
-  readonly fadesAsOne = false;
-  readonly wantsGroups = false;
-  private readonly context: CanvasRenderingContext2D;
-  /** Canvases of layers, to be used again. */
-  private spare: CanvasRenderingContext2D[] = [];
-  /** Where small letters are drawn large. */
-  private fine: CanvasRenderingContext2D | undefined;
-
-  constructor(private readonly element: HTMLCanvasElement) {
-    this.context = contextOf(element);
+  /** What is shown now, to be put back later. */
+  copy(): OffscreenCanvas {
+    const { width, height } = this.element;
+    const copy = new OffscreenCanvas(width, height);
+    copyPixels(this.context, contextOf(copy));
+    return copy;
   }
 
-  begin({ width, height, background, carry, toPixels }: Stage): { layer: CanvasRenderingContext2D; base: Matrix } {
-    const { context, element } = this;
+  /** Shows what {@link copy} gave once more: the carry of the next frame stands on it. */
+  put(picture: OffscreenCanvas): void {
+    const { element } = this;
+    if (element.width !== picture.width) element.width = picture.width;
+    if (element.height !== picture.height) element.height = picture.height;
+    copyPixels(contextOf(picture), this.context);
+    this.compositor.resume();
+  }
+}
+
+function copyPixels(from: Context, onto: Context): void {
+  drawOver(from, onto, 1, 'copy');
+}
+
+class Canvas2dBackend implements Backend<Context> {
+  readonly fadesAsOne = false;
+  readonly wantsGroups = false;
+  /** Canvases of layers, to be used again. */
+  private spare: Context[] = [];
+  /** Where small letters are drawn large. */
+  private fine: Context | undefined;
+
+  constructor(private readonly context: Context) {}
+
+  begin({ width, height, background, carry, toPixels }: Stage): { layer: Context; base: Matrix } {
+    const { context } = this;
+    const element = context.canvas;
     let left = carry;
     if (element.width !== width || element.height !== height) {
       element.width = width;
@@ -86,9 +107,9 @@ class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
     // All that is drawn is on the canvas.
   }
 
-  open(): CanvasRenderingContext2D {
-    const { width, height, ownerDocument } = this.element;
-    const layer = this.spare.pop() ?? contextOf(ownerDocument.createElement('canvas'));
+  open(): Context {
+    const { width, height } = this.context.canvas;
+    const layer = this.spare.pop() ?? hiddenContext(width, height);
     // A new size, be it the old one, clears a canvas and sets its context back.
     layer.canvas.width = width;
     layer.canvas.height = height;
@@ -96,10 +117,10 @@ class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
   }
 
   composite(
-    layer: CanvasRenderingContext2D,
-    onto: CanvasRenderingContext2D,
+    layer: Context,
+    onto: Context,
     { opacity, blend }: Mixing,
-    mask: CanvasRenderingContext2D | undefined,
+    mask: Context | undefined,
     _: Group | undefined,
   ): void {
     if (mask !== undefined) {
@@ -110,7 +131,7 @@ class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
     this.spare.push(layer);
   }
 
-  draw(context: CanvasRenderingContext2D, item: Item, matrix: Matrix, { opacity, blend }: Mixing): void {
+  draw(context: Context, item: Item, matrix: Matrix, { opacity, blend }: Mixing): void {
     context.globalAlpha = opacity;
     context.globalCompositeOperation = blendOperation(blend);
     let { fill } = item;
@@ -138,12 +159,12 @@ class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
    * Fills small letters at four times the size and puts them down made smaller: browsers smooth the edges of outlines
    * to a quarter of a pixel only, which in letters can be seen. Says whether it did, as large ones are fine as they are.
    */
-  private fillFinely(context: CanvasRenderingContext2D, item: Item, fill: number, matrix: Matrix): boolean {
+  private fillFinely(context: Context, item: Item, fill: number, matrix: Matrix): boolean {
     const box = pathBox(item.path, matrix);
     const [left, top] = [Math.floor(box.left) - 1, Math.floor(box.top) - 1];
     const [width, height] = [Math.ceil(box.right) + 1 - left, Math.ceil(box.bottom) + 1 - top];
     if (!(width * height <= maxFinePixels)) return false;
-    const fine = (this.fine ??= contextOf(this.element.ownerDocument.createElement('canvas')));
+    const fine = (this.fine ??= hiddenContext(1, 1));
     fine.canvas.width = width * fineness;
     fine.canvas.height = height * fineness;
     fine.setTransform(...multiply(multiply(scaling(fineness, fineness), translation(-left, -top)), matrix));
@@ -159,7 +180,7 @@ class Canvas2dBackend implements Backend<CanvasRenderingContext2D> {
     return true;
   }
 
-  private strokeItem(context: CanvasRenderingContext2D, item: Item, stroke: ItemStroke, matrix: Matrix): void {
+  private strokeItem(context: Context, item: Item, stroke: ItemStroke, matrix: Matrix): void {
     const units = unitsOf(stroke.paint, item.path);
     if (units === undefined) {
       context.setTransform(...matrix);
@@ -192,12 +213,7 @@ function blendOperation(blend: BlendMode): GlobalCompositeOperation {
 }
 
 /** Draws one canvas over another of the same size. */
-function drawOver(
-  from: CanvasRenderingContext2D,
-  onto: CanvasRenderingContext2D,
-  opacity: number,
-  operation: GlobalCompositeOperation,
-): void {
+function drawOver(from: Context, onto: Context, opacity: number, operation: GlobalCompositeOperation): void {
   onto.setTransform(1, 0, 0, 1, 0, 0);
   onto.globalAlpha = opacity;
   onto.globalCompositeOperation = operation;
@@ -209,7 +225,7 @@ function unitsOf(paint: ItemPaint, path: Path): Matrix | undefined {
   return typeof paint === 'object' && 'units' in paint && paint.units === 'box' ? boxUnits(pathBox(path)) : undefined;
 }
 
-function setPen(context: CanvasRenderingContext2D, stroke: ItemStroke): void {
+function setPen(context: Context, stroke: ItemStroke): void {
   context.lineWidth = stroke.width;
   context.lineCap = stroke.cap;
   context.lineJoin = stroke.join;
@@ -220,7 +236,7 @@ function setPen(context: CanvasRenderingContext2D, stroke: ItemStroke): void {
 
 const toRadians = Math.PI / 180;
 
-function tracePath(context: CanvasRenderingContext2D, path: Path, start: number, end: number): void {
+function tracePath(context: Context, path: Path, start: number, end: number): void {
   let open = false;
   for (let i = start; i < end; i += commandLength[path[i]]) {
     const command = path[i];

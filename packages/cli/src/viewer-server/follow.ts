@@ -1,0 +1,88 @@
+import { readdir, stat } from 'node:fs/promises';
+import path from 'node:path';
+
+/** Milliseconds between two looks at the files. */
+const lookEvery = 100;
+/** An empty file is likely one that is just being written: it is given so many looks. */
+const looksForEmpty = 3;
+
+/** What a file is like: another when it was written, replaced, taken away or is back. Its mode and owner are its own. */
+async function lookAt(file: string): Promise<{ sign: string; size: number }> {
+  try {
+    const { mtimeMs, size, ino } = await stat(file);
+    return { sign: `${mtimeMs} ${size} ${ino}`, size };
+  } catch {
+    return { sign: 'gone', size: -1 };
+  }
+}
+
+async function entriesOf(folder: string): Promise<readonly string[]> {
+  return readdir(folder).catch(() => []);
+}
+
+/**
+ * Looks after files, ten times a second: just those that it is told of, so that neither a large folder nor links that
+ * go round in it cost anything, and so that a file or a folder may go and come back. A new file in one of their folders
+ * is told of as well, as it may be one that was missing.
+ */
+export class Follower {
+  private readonly files = new Map<string, { sign: string; empty: number }>();
+  private readonly folders = new Map<string, { sign: string; entries: ReadonlySet<string> }>();
+  private timer: NodeJS.Timeout | undefined;
+  private ended = false;
+
+  /** @param onChange called with the files that have changed, and with those that are new */
+  constructor(private readonly onChange: (changed: readonly string[], added: readonly string[]) => void) {
+    this.lookLater();
+  }
+
+  /** Looks after a file from now on; as often as one likes. */
+  add(file: string): void {
+    if (this.files.has(file)) return;
+    const entry = { sign: '', empty: 0 };
+    this.files.set(file, entry);
+    void lookAt(file).then(({ sign }) => (entry.sign ||= sign));
+    const folder = path.dirname(file);
+    if (this.folders.has(folder)) return;
+    const about = { sign: '', entries: new Set<string>() };
+    this.folders.set(folder, about);
+    void Promise.all([lookAt(folder), entriesOf(folder)]).then(([{ sign }, entries]) => {
+      about.sign ||= sign;
+      about.entries = new Set(entries);
+    });
+  }
+
+  close(): void {
+    this.ended = true;
+    clearTimeout(this.timer);
+  }
+
+  private lookLater(): void {
+    if (this.ended) return;
+    this.timer = setTimeout(() => void this.look().finally(() => this.lookLater()), lookEvery);
+  }
+
+  private async look(): Promise<void> {
+    const changed: string[] = [];
+    const added: string[] = [];
+    await Promise.all([
+      ...[...this.files].map(async ([file, entry]) => {
+        const { sign, size } = await lookAt(file);
+        if (sign === entry.sign || entry.sign === '') return;
+        if (size === 0 && entry.empty++ < looksForEmpty) return;
+        entry.empty = 0;
+        entry.sign = sign;
+        changed.push(file);
+      }),
+      ...[...this.folders].map(async ([folder, entry]) => {
+        const { sign } = await lookAt(folder);
+        if (sign === entry.sign || entry.sign === '') return;
+        entry.sign = sign;
+        const entries = await entriesOf(folder);
+        added.push(...entries.filter((name) => !entry.entries.has(name)).map((name) => path.join(folder, name)));
+        entry.entries = new Set(entries);
+      }),
+    ]);
+    if (!this.ended && changed.length + added.length > 0) this.onChange(changed, added);
+  }
+}

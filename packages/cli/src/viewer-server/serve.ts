@@ -1,0 +1,319 @@
+import { randomUUID } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { createServer as createHttpServer, type Server, type ServerResponse } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { stripVTControlCharacters } from 'node:util';
+import { createServer, type Plugin, type ViteDevServer } from 'vite';
+import { asSketchError, SketchError } from 'frame-juggler';
+import { checkSketchFile, dialFile, readDialFile, writeAtomically, writeDialFile } from 'frame-juggler/node';
+import { canCompile, compile } from '../compile.ts';
+import { paths, type Setup } from '../viewer/protocol.ts';
+import { Answers } from './answers.ts';
+import { Follower } from './follow.ts';
+import { fileOfRequest, guard, isWithin } from './guard.ts';
+import { sourceLine } from './source-lines.ts';
+import { staticFiles } from './static-files.ts';
+
+/** A viewer that is being served. */
+export interface Viewer {
+  /** The page's address, on this machine's loopback. */
+  readonly url: string;
+  close(): Promise<void>;
+}
+
+/** How the run is to begin, by the command's options. */
+export type ViewerSetup = Omit<Setup, 'dials' | 'dialFile' | 'dialFault'>;
+
+/** The port that is tried first where none is asked for; where it is taken, the next. */
+const usualPort = 4646;
+const portsTried = 200;
+const loopback = '127.0.0.1';
+
+/** The viewer as it was built, with the library that sketches get in it: what is served of it is no sketch. */
+const viewerFolder = fileURLToPath(new URL('../viewer', import.meta.url));
+const library: Readonly<Record<string, string>> = {
+  'frame-juggler': path.join(viewerFolder, 'library/index.js'),
+  'frame-juggler/browser': path.join(viewerFolder, 'library/browser.js'),
+};
+const isOwnCode = (file: string): boolean => isWithin(viewerFolder, file);
+
+/**
+ * Serves the viewer for a sketch file, on loopback only, and tells the page of every save of what the sketch is made of.
+ * @param port the port to listen on; the usual one, or the next that is free, if left out
+ * @param print shows a line in the terminal
+ * @throws SketchError where there is no such sketch, or the port is taken
+ */
+export async function serveViewer(
+  file: string,
+  port: number | undefined,
+  setup: ViewerSetup,
+  print: (line: string) => void,
+): Promise<Viewer> {
+  checkSketchFile(file);
+  const full = path.resolve(file);
+  const sketch = new SketchService(full, setup, print);
+  const vite = await createServer({
+    configFile: false,
+    envFile: false,
+    // Whatever is not there is said to be missing, instead of a page in its place.
+    appType: 'mpa',
+    root: viewerFolder,
+    logLevel: 'silent',
+    clearScreen: false,
+    // Everything the viewer imports is ES modules already: there is nothing to prepare, and nothing to write.
+    optimizeDeps: { noDiscovery: true, include: [] },
+    server: {
+      middlewareMode: true,
+      cors: false,
+      // Who may read what is the guard's business; it knows what the sketch is made of.
+      fs: { allow: [path.parse(full).root] },
+      // The page is told of saves by a channel of its own, and of those that matter.
+      ws: false,
+      hmr: false,
+      watch: null,
+    },
+    plugins: [sketch.plugin()],
+  });
+  const server = createHttpServer(vite.middlewares);
+  const close = async (): Promise<void> => {
+    sketch.close();
+    server.closeAllConnections();
+    server.close();
+    await vite.close();
+  };
+  try {
+    const found = await listen(server, port);
+    return { url: `http://${loopback}:${found}/`, close };
+  } catch (error) {
+    await close();
+    throw error;
+  }
+}
+
+/** Listens on a port, or on the usual one or the next that is free; gives the port. */
+async function listen(server: Server, port: number | undefined): Promise<number> {
+  for (let wanted = port ?? usualPort; ; wanted++) {
+    try {
+      await new Promise<void>((resolve, reject) => {
+        server.once('error', reject);
+        server.listen(wanted, loopback, () => {
+          server.off('error', reject);
+          resolve();
+        });
+      });
+      return (server.address() as AddressInfo).port;
+    } catch (error) {
+      const { code } = error as NodeJS.ErrnoException;
+      const next = port === undefined && wanted < usualPort + portsTried;
+      if (next && (code === 'EADDRINUSE' || code === 'EACCES')) continue;
+      const problem = code === 'EADDRINUSE' ? `port ${wanted} is taken` : `port ${wanted} cannot be had (${code})`;
+      throw new SketchError({ problem, expected: 'leave --port out for one that is free' });
+    }
+  }
+}
+
+/** What a page's code names beside its imports: files, relative to itself. */
+const namedFile = /new URL\(\s*(['"`])([^'"`]+)\1\s*,\s*import\.meta\.url/g;
+
+/** Serves one sketch, and looks after the files that it is made of. */
+class SketchService {
+  private readonly folder: string;
+  private readonly token = randomUUID();
+  /** Files outside the sketch's folder that its code names. */
+  private readonly named = new Set<string>();
+  private readonly follower: Follower;
+  /** Pages that are open, to be told of saves. */
+  private readonly pages = new Set<ServerResponse>();
+  private server: ViteDevServer | undefined;
+  private announcing: NodeJS.Timeout | undefined;
+
+  constructor(
+    private readonly file: string,
+    private readonly setup: ViewerSetup,
+    private readonly print: (line: string) => void,
+  ) {
+    this.folder = path.dirname(file);
+    this.follower = new Follower((changed, added) => this.changed(changed, added));
+    this.follower.add(file);
+  }
+
+  close(): void {
+    this.follower.close();
+    clearTimeout(this.announcing);
+    for (const page of this.pages) page.end();
+  }
+
+  plugin(): Plugin {
+    return {
+      name: 'frame-juggler-sketch',
+      enforce: 'pre',
+      resolveId: (id) => library[id],
+      // Read as `juggle render` reads it, so that both say the same where it cannot be.
+      transform: (source, id) => {
+        const [code] = id.split('?');
+        if (!canCompile(code) || isOwnCode(code) || code.includes('/node_modules/')) return undefined;
+        this.follower.add(code);
+        for (const [, , name] of source.matchAll(namedFile))
+          if (!/^[a-z]+:/i.test(name)) this.named.add(path.resolve(path.dirname(code), decodeURIComponent(name)));
+        return compile(code, source) as { code: string; map: never };
+      },
+      configureServer: (server) => {
+        this.server = server;
+        server.middlewares.use(guard((file) => this.isOpen(file)));
+        server.middlewares.use(staticFiles(viewerFolder, this.token));
+        server.middlewares.use((request, _, next) => {
+          // Pictures, fonts and data are followed as code is; those that are missing too.
+          const file = fileOfRequest(request.url ?? '');
+          if (file !== undefined && !isOwnCode(file) && !file.includes('/node_modules/')) this.follower.add(file);
+          next();
+        });
+        this.answer(server);
+      },
+    };
+  }
+
+  private answer(server: ViteDevServer): void {
+    const answers = new Answers(this.token);
+    const { middlewares } = server;
+    middlewares.use(
+      paths.setup,
+      answers.get(async () => JSON.stringify(await this.beginning())),
+    );
+    middlewares.use(
+      paths.source,
+      answers.get((query) => {
+        const [line, column] = [Number(query.get('line')), Number(query.get('column'))];
+        return JSON.stringify(sourceLine(server, { file: query.get('file') ?? '', line, column }));
+      }),
+    );
+    middlewares.use(
+      paths.dials,
+      answers.post(async (text) => {
+        await writeDialFile(this.file, JSON.parse(text) as Record<string, unknown>);
+        return path.basename(dialFile(this.file));
+      }),
+    );
+    middlewares.use(
+      paths.track,
+      answers.post(async (text) => {
+        const { dir, name } = path.parse(this.file);
+        await writeAtomically(path.join(dir, `${name}.input.json`), Buffer.from(text));
+        return `${name}.input.json`;
+      }),
+    );
+    middlewares.use(
+      paths.print,
+      answers.post((text) => {
+        // What a sketch prints is text: it does not steer the terminal.
+        for (const line of JSON.parse(text) as string[]) this.print(stripVTControlCharacters(line));
+        return '';
+      }),
+    );
+    middlewares.use(
+      paths.edit,
+      answers.post(async (text) => {
+        const { file, line } = JSON.parse(text) as { file: string; line: number };
+        if (!this.isOpen(file) || isOwnCode(file)) throw new Error('this file is no part of the sketch');
+        await openEditor(file, line);
+        return '';
+      }),
+    );
+    middlewares.use(paths.changes, (request, response) => {
+      response.setHeader('Content-Type', 'text/event-stream');
+      response.setHeader('Cache-Control', 'no-store');
+      response.write('\n');
+      this.pages.add(response);
+      request.on('close', () => this.pages.delete(response));
+    });
+    middlewares.use(paths.sketch, (request, response) => {
+      response.setHeader('Cache-Control', 'no-store');
+      if (/[?&]why/.test(request.url ?? '')) {
+        void this.whyNot(server).then((why) => response.end(why));
+        return;
+      }
+      const stamp = /t=(\d+)/.exec(request.url ?? '')?.[1] ?? '';
+      response.setHeader('Content-Type', 'text/javascript');
+      response.end(`export { default } from ${JSON.stringify(`${this.module}?t=${stamp}`)};\n`);
+    });
+  }
+
+  /** The address of the sketch's module. */
+  private get module(): string {
+    return addressOf(this.file);
+  }
+
+  private async beginning(): Promise<Setup> {
+    const setup = { ...this.setup, dialFile: path.basename(dialFile(this.file)) };
+    try {
+      return { ...setup, dials: (await readDialFile(this.file)) ?? {} };
+    } catch (error) {
+      // The sketch plays without them; whoever kept them is told.
+      return { ...setup, dials: {}, dialFault: asSketchError(error).reason };
+    }
+  }
+
+  /** Whether the page may read a file: one of the sketch's folder, of the library, or one that the sketch's code names. */
+  private isOpen(file: string): boolean {
+    if (isWithin(this.folder, file) || isOwnCode(file) || this.named.has(file)) return true;
+    return (this.server?.moduleGraph.getModulesByFile(file.replaceAll('\\', '/'))?.size ?? 0) > 0;
+  }
+
+  private changed(changed: readonly string[], added: readonly string[]): void {
+    const { server } = this;
+    if (server === undefined) return;
+    // A new file of code may be one that was missing. Other new files are no business of the page's: renderings, say.
+    if (changed.length === 0 && !added.some(canCompile)) return;
+    const seen = new Set<never>();
+    for (const file of changed)
+      for (const module of server.moduleGraph.getModulesByFile(file.replaceAll('\\', '/')) ?? [])
+        server.moduleGraph.invalidateModule(module, seen, Date.now(), true);
+    // Editors write in several goes, and to several files: one message for all of them.
+    clearTimeout(this.announcing);
+    this.announcing = setTimeout(() => {
+      for (const page of this.pages) page.write('data: changed\n\n');
+    }, 20);
+  }
+
+  /** Why the sketch cannot be loaded, in words; empty where it can. */
+  private async whyNot(server: ViteDevServer): Promise<string> {
+    const name = path.basename(this.file);
+    if (!existsSync(this.file)) return `${name} is not there any more; once it is back, it is shown`;
+    try {
+      await this.transformAll(server, this.module);
+      return '';
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error);
+      const [, missing, from] = /Failed to resolve import "([^"]+)" from "([^"]+)"/.exec(why) ?? [];
+      return missing === undefined ? why : `${path.basename(from)} imports ${missing}, which is not there`;
+    }
+  }
+
+  /** Transforms a module and all of the sketch's own that it imports, so that the first that fails says why. */
+  private async transformAll(server: ViteDevServer, url: string, seen = new Set<string>()): Promise<void> {
+    if (seen.has(url)) return;
+    seen.add(url);
+    await server.transformRequest(url);
+    const module = await server.moduleGraph.getModuleByUrl(url);
+    for (const imported of module?.importedModules ?? [])
+      if (!imported.url.includes('/node_modules/') && !isOwnCode(imported.file ?? ''))
+        await this.transformAll(server, imported.url, seen);
+  }
+}
+
+/** Where the development server has a file. */
+function addressOf(file: string): string {
+  return `/@fs/${file.replaceAll('\\', '/').replace(/^\//, '')}`;
+}
+
+async function openEditor(file: string, line: number): Promise<void> {
+  const { default: launch } = await import('launch-editor');
+  await new Promise<void>((resolve, reject) => {
+    launch(`${file}:${line}`, undefined, (_, why) =>
+      reject(new Error(`no editor could be opened${why ? `: ${why}` : ''}; set EDITOR to yours`)),
+    );
+    // It tells of what goes wrong, and of nothing else.
+    setTimeout(resolve, 500);
+  });
+}

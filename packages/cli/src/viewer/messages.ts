@@ -1,0 +1,136 @@
+import type { DialControl, InputEvent, InputTrack, SourceLine, View } from 'frame-juggler';
+import type { CallKind } from '../calls.ts';
+
+/*
+ * What the viewer's page and the worker in which a sketch runs tell each other. The page stays awake whatever the
+ * sketch does; what it wants to know of the sketch, it asks for.
+ */
+
+/** The frames that are played round and round: the first and the last. */
+export type LoopRange = readonly [first: number, last: number];
+
+/** How a sketch is to be shown at first: what was chosen in the page stays chosen when the sketch is saved. */
+export interface Beginning {
+  readonly frame: number;
+  readonly playing: boolean;
+  readonly speed: number;
+  readonly range: LoopRange | undefined;
+  /** Pixels of the picture to one unit of the canvas. */
+  readonly density: number;
+  /** The sketch's own where it is left out. */
+  readonly seed: number | undefined;
+  /** Values of dials, as the page chose them or as they were kept; some may be of an older sketch. */
+  readonly dials: Readonly<Record<string, unknown>>;
+  /** Dials as the command line has them, in text. */
+  readonly dialTexts: readonly (readonly [name: string, text: string])[];
+  /** Input to be played instead of the page's own. */
+  readonly track: InputTrack | undefined;
+}
+
+export type ToWorker =
+  /** The first message: what to load, where to draw it, and where to note which of its code is running. */
+  | {
+      readonly type: 'open';
+      readonly module: string;
+      readonly canvas: OffscreenCanvas;
+      readonly calls: SharedArrayBuffer;
+      readonly beginning: Beginning;
+    }
+  | { readonly type: 'play' | 'pause' | 'restart' }
+  | { readonly type: 'goTo'; readonly frame: number }
+  | { readonly type: 'speed'; readonly speed: number }
+  | { readonly type: 'range'; readonly range: LoopRange | undefined }
+  | { readonly type: 'density'; readonly density: number }
+  | { readonly type: 'dial'; readonly name: string; readonly value: unknown }
+  | { readonly type: 'input'; readonly events: readonly InputEvent[] }
+  | { readonly type: 'ask'; readonly id: number; readonly question: Question };
+
+/** What the page can ask for, and what it is answered. */
+export interface Questions {
+  /** The frame at hand under other seeds, as pictures of a width in pixels. */
+  variations: {
+    readonly given: { readonly seeds: readonly number[]; readonly width: number };
+    readonly answer: readonly ImageBitmap[];
+  };
+  /** What was done with pointer and keys so far, as a track. */
+  track: { readonly given: object; readonly answer: InputTrack };
+  /** The color of the pixel at a place, in parts of the picture's size, as CSS writes it. */
+  colorAt: { readonly given: { readonly x: number; readonly y: number }; readonly answer: string };
+}
+export type QuestionName = keyof Questions;
+export type Question = {
+  [Name in QuestionName]: { readonly name: Name; readonly given: Questions[Name]['given'] };
+}[QuestionName];
+
+/** What there is to know of a sketch before it runs. */
+export interface SketchFacts {
+  readonly title: string;
+  /** The canvas, in pixels of density 1. */
+  readonly width: number;
+  readonly height: number;
+  readonly view: View;
+  readonly frameRate: number;
+  /** How many there are; Infinity for a sketch without an end, 1 for a still one. */
+  readonly frames: number;
+  readonly carry: number;
+  readonly seed: number;
+  readonly dials: readonly DialFacts[];
+}
+
+export interface DialFacts {
+  readonly name: string;
+  readonly label: string;
+  readonly control: DialControl;
+  /** The sketch's own value. */
+  readonly initial: DialValue;
+}
+
+/** A value of a dial, as the page has it: colors are written as CSS writes them. */
+export type DialValue = number | string | boolean | { readonly x: number; readonly y: number };
+
+/** How things stand after a frame was shown. */
+export interface Shown {
+  readonly frame: number;
+  readonly playing: boolean;
+  /** The frame up to which the sketch has been run. */
+  readonly reached: number;
+  /** Whether it looks at pointer or keys, and whether at the pointer. */
+  readonly usesInput: boolean;
+  readonly usesPointer: boolean;
+}
+
+/** What went wrong, with the places as they were served. */
+export interface Fault {
+  readonly reason: string;
+  readonly source: SourceLine | undefined;
+  readonly caller: SourceLine | undefined;
+  readonly frame: number | undefined;
+}
+
+/** Something that a sketch has printed, or that is to be said of it. */
+export interface Remark {
+  readonly kind: 'log' | 'warning' | 'error' | 'note';
+  readonly text: string;
+  readonly source: SourceLine | undefined;
+}
+
+export type ToPage =
+  /** The library is there: the worker waits for a sketch. */
+  | { readonly type: 'ready' }
+  | { readonly type: 'loading'; readonly done: number; readonly total: number }
+  | { readonly type: 'opened'; readonly facts: SketchFacts }
+  | { readonly type: 'dials'; readonly values: Readonly<Record<string, DialValue>> }
+  /** A value that a dial cannot have. */
+  | { readonly type: 'misfit'; readonly name: string; readonly reason: string }
+  /** A frame far off is on its way. */
+  | { readonly type: 'onTheWay'; readonly frame: number; readonly target: number }
+  | { readonly type: 'shown'; readonly shown: Shown }
+  | { readonly type: 'failed'; readonly fault: Fault }
+  | { readonly type: 'remarks'; readonly remarks: readonly Remark[] }
+  | { readonly type: 'answer'; readonly id: number; readonly answer?: unknown; readonly fault?: Fault };
+
+/** What a sketch was doing when it was ended. */
+export interface StuckCall {
+  readonly kind: CallKind;
+  readonly frame: number;
+}

@@ -1,0 +1,99 @@
+import { useEffect } from 'preact/hooks';
+import type { ComponentChildren } from 'preact';
+import { Paper } from './aids.tsx';
+import { Button } from './button.tsx';
+import { Chance } from './chance.tsx';
+import { Dials } from './dials.tsx';
+import { FailureBox } from './failure.tsx';
+import type { SketchHost } from './host.ts';
+import { KeySheet, listenForKeys, toggleFullScreen } from './keys.tsx';
+import { Notes } from './notes.tsx';
+import { PictureRoom, zoom, zoomTo } from './picture.tsx';
+import { PointerReadout } from './readout.tsx';
+import * as state from './state.ts';
+import { Transport } from './transport.tsx';
+
+/** A part of the drawer that opens and closes. */
+function Part({ title, open, children }: { title: string; open?: boolean; children: ComponentChildren }) {
+  return (
+    <details open={open}>
+      <summary>{title}</summary>
+      <div class="part-body">{children}</div>
+    </details>
+  );
+}
+
+/** The whole page: the picture, time below it, and beside it a drawer of what can be tuned and looked into. */
+export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
+  useEffect(() => listenForKeys(host), [host]);
+  const facts = state.facts.value;
+  const recording = state.recording.value;
+  return (
+    <>
+      <PictureRoom host={host} place={place}>
+        <Paper />
+      </PictureRoom>
+      <FailureBox host={host} />
+      <aside id="drawer" aria-label="Tune and look into">
+        <header>
+          <h1>{facts?.title ?? 'Loading …'}</h1>
+          <p class="quiet">
+            {facts !== undefined && `${facts.width} × ${facts.height}`}
+            {facts !== undefined && state.moves.value && `, ${facts.frameRate} frames/s`}
+          </p>
+        </header>
+        <Part title="Dials" open>
+          <Dials host={host} />
+        </Part>
+        <Part title="Chance" open>
+          <Chance host={host} />
+        </Part>
+        <Part title="Aids">
+          <label class="check">
+            <input
+              type="checkbox"
+              checked={state.paper.value}
+              onInput={(event) => (state.paper.value = event.currentTarget.checked)}
+            />{' '}
+            Graph paper
+          </label>
+        </Part>
+        <Part title={state.said.value.length === 0 ? 'Notes' : `Notes (${state.said.value.length})`}>
+          <Notes />
+        </Part>
+        {(state.shown.value.usesInput || recording) && (
+          <Part title="Pointer and keys" open>
+            <Button
+              name="Notes pointer and keys from frame 0 on"
+              pressed={recording}
+              onClick={() => (recording ? void host.stopRecording() : host.startRecording())}
+            >
+              {recording ? 'Stop recording' : 'Record input'}
+            </Button>
+          </Part>
+        )}
+      </aside>
+      <footer>
+        <Transport host={host} />
+        <div class="status">
+          <PointerReadout host={host} />
+          <output id="notice" aria-live="polite">
+            {state.notice.value}
+          </output>
+          <span class="zoom">
+            {zoom.value > 1 && (
+              <Button name="The whole picture" keys="0" onClick={() => zoomTo(1)}>
+                × {zoom.value.toFixed(1)}
+              </Button>
+            )}
+            <Button name="The picture alone, on the full screen" icon="full" keys="F" onClick={toggleFullScreen} />
+            <Button name="Keys" keys="?" onClick={() => (state.keysShown.value = true)}>
+              Keys
+            </Button>
+          </span>
+        </div>
+      </footer>
+      <KeySheet />
+    </>
+  );
+}

@@ -1,0 +1,38 @@
+import { cssColor, readColor, type Color } from 'frame-juggler';
+import { NumberField } from './number-field.tsx';
+
+const channels = (text: string): { hex: string; alpha: number } => {
+  const color: Color = readColor('color', 'value', text);
+  const hex = cssColor(color.packed);
+  return { hex: hex.slice(0, 7), alpha: hex.length === 9 ? parseInt(hex.slice(7), 16) / 255 : 1 };
+};
+
+/** A color: picked, with its opacity, or typed as CSS writes it. */
+export function ColorField(given: { id: string; name: string; value: string; onChange: (color: string) => void }) {
+  const { id, name, value, onChange } = given;
+  const { hex, alpha } = channels(value);
+  const write = (color: string, opacity: number): string => {
+    const byte = Math.round(Math.min(1, Math.max(0, opacity)) * 255);
+    return byte === 255 ? color : `${color}${byte.toString(16).padStart(2, '0')}`;
+  };
+  return (
+    <>
+      <input id={id} type="color" value={hex} onInput={(event) => onChange(write(event.currentTarget.value, alpha))} />
+      <input
+        class="css"
+        type="text"
+        aria-label={`${name}, as CSS writes it`}
+        value={value}
+        onChange={(event) => onChange(event.currentTarget.value)}
+      />
+      <NumberField
+        name={`${name}, opacity`}
+        value={Number(alpha.toFixed(3))}
+        min={0}
+        max={1}
+        step={0.05}
+        onChange={(opacity) => onChange(write(hex, opacity))}
+      />
+    </>
+  );
+}

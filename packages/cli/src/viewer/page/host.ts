@@ -1,0 +1,443 @@
+import { writeTrack, type SourceLine } from 'frame-juggler';
+import { PageInput } from 'frame-juggler/browser';
+import { Calls } from '../../calls.ts';
+import type {
+  Beginning,
+  DialValue,
+  Fault,
+  LoopRange,
+  QuestionName,
+  Questions,
+  Remark,
+  StuckCall,
+  ToPage,
+  ToWorker,
+} from '../messages.ts';
+import { paths, type Setup } from '../protocol.ts';
+import { server } from './server.ts';
+import * as state from './state.ts';
+
+/** Milliseconds between two looks at what the sketch is doing. */
+const lookEvery = 100;
+
+/** A worker, and the canvas on which its sketch draws. */
+class Stage {
+  readonly canvas = document.createElement('canvas');
+  readonly calls = new Calls();
+  input: PageInput | undefined;
+  /** What it has told of its sketch, until that has shown a picture. */
+  readonly held: ToPage[] = [];
+  private readonly worker: Worker;
+  private readonly questions = new Map<number, { resolve: (answer: never) => void; reject: (why: Error) => void }>();
+  private asked = 0;
+  /** The call that was running when it was last looked at, and since when. */
+  private seen = { number: -1, since: 0 };
+
+  constructor(onMessage: (message: ToPage, stage: Stage) => void, onCrash: (stage: Stage, why: string) => void) {
+    this.worker = new Worker('/worker.js', { type: 'module' });
+    this.worker.onmessage = ({ data }: MessageEvent<ToPage>) => {
+      if (data.type === 'answer') this.answered(data);
+      else onMessage(data, this);
+    };
+    this.worker.onerror = (event) => {
+      event.preventDefault();
+      onCrash(this, event.message || 'the worker in which sketches run could not be started');
+    };
+  }
+
+  open(module: string, beginning: Beginning): void {
+    const canvas = this.canvas.transferControlToOffscreen();
+    this.worker.postMessage({ type: 'open', module, canvas, calls: this.calls.memory, beginning } satisfies ToWorker, [
+      canvas,
+    ]);
+  }
+
+  tell(message: ToWorker): void {
+    this.worker.postMessage(message);
+  }
+
+  ask<Name extends QuestionName>(name: Name, given: Questions[Name]['given']): Promise<Questions[Name]['answer']> {
+    const id = ++this.asked;
+    return new Promise((resolve, reject) => {
+      this.questions.set(id, { resolve, reject });
+      this.tell({ type: 'ask', id, question: { name, given } as never });
+    });
+  }
+
+  /** The call that has been running for longer than it may. @param patience seconds */
+  stuckIn(now: number, patience: number): StuckCall | undefined {
+    const { current } = this.calls;
+    if (current === undefined) this.seen = { number: -1, since: now };
+    else if (current.number !== this.seen.number) this.seen = { number: current.number, since: now };
+    else if (now - this.seen.since > patience * 1000) return current;
+    return undefined;
+  }
+
+  /** Ends whatever the sketch is doing. The canvas keeps its last picture. */
+  end(): void {
+    this.worker.terminate();
+    this.input?.end();
+    for (const { reject } of this.questions.values()) reject(new Error('the sketch was ended'));
+  }
+
+  private answered({ id, answer, fault }: Extract<ToPage, { type: 'answer' }>): void {
+    const question = this.questions.get(id);
+    this.questions.delete(id);
+    if (fault === undefined) question?.resolve(answer as never);
+    else question?.reject(new Error(fault.reason));
+  }
+}
+
+/**
+ * Runs the sketch in a worker and shows its canvas. Each save is loaded in a worker of its own, while the last picture
+ * stays: the worker before it goes once the new one has shown a picture, and one that is overtaken by a newer save goes
+ * at once. What was chosen in the page (frame, seed, dials, speed) is handed on from one to the next.
+ */
+export class SketchHost {
+  /** What is shown. */
+  private current: Stage | undefined;
+  /** What was saved last and has not shown a picture yet. */
+  private coming: Stage | undefined;
+  /** A worker that has loaded the library already, for the next save. */
+  private spare: Stage | undefined;
+  private setup: Setup | undefined;
+  private seed: number | undefined;
+  private dials: Record<string, unknown> = {};
+  private playing = true;
+  private density = 1;
+  private readonly lines = new Map<string, Promise<SourceLine>>();
+
+  /** @param place the element in which the canvas stands */
+  constructor(private readonly place: HTMLElement) {
+    setInterval(() => this.look(), lookEvery);
+    const sendInput = (): void => {
+      requestAnimationFrame(sendInput);
+      const events = this.current?.input?.take(1) ?? [];
+      if (events.length > 0) this.current?.tell({ type: 'input', events });
+    };
+    sendInput();
+  }
+
+  /** Loads the sketch as it was saved last. */
+  async load(): Promise<void> {
+    this.coming?.end();
+    const stage = (this.coming = this.spare ?? this.newStage());
+    this.spare = undefined;
+    try {
+      this.setup ??= await this.begin();
+    } catch (error) {
+      return this.showFailure({ place: 'The viewer cannot begin', reason: (error as Error).message });
+    }
+    // A newer save may have come in the meantime.
+    if (stage !== this.coming) return;
+    this.lines.clear();
+    const { dialTexts, track, seed } = this.setup;
+    const { playing, density } = this;
+    const { frame } = state.shown.value;
+    const [speed, range] = [state.speed.value, state.range.value];
+    const beginning = { frame, playing, speed, range, density, seed: this.seed ?? seed, dials: this.dials };
+    stage.open(`${paths.sketch}?t=${Date.now()}`, { ...beginning, dialTexts, track });
+  }
+
+  play(): void {
+    this.playing = true;
+    state.failure.value = undefined;
+    if (this.current === undefined) void this.load();
+    else this.tell({ type: 'play' });
+  }
+
+  pause(): void {
+    this.playing = false;
+    this.tell({ type: 'pause' });
+  }
+
+  toggle(): void {
+    if (state.shown.value.playing) this.pause();
+    else this.play();
+  }
+
+  /** Pauses, and shows a frame. */
+  goTo(frame: number): void {
+    if (!Number.isSafeInteger(frame)) return;
+    if (state.shown.value.playing) this.pause();
+    const last = (state.facts.value?.frames ?? 1) - 1;
+    const target = Math.max(0, Math.min(frame, last));
+    // Of several steps at once each goes on from the one before.
+    state.shown.value = { ...state.shown.value, frame: target };
+    this.tell({ type: 'goTo', frame: target });
+  }
+
+  restart(): void {
+    this.tell({ type: 'restart' });
+  }
+
+  setSpeed(speed: number): void {
+    state.speed.value = speed;
+    this.tell({ type: 'speed', speed });
+  }
+
+  setRange(range: LoopRange | undefined): void {
+    state.range.value = range;
+    this.tell({ type: 'range', range });
+  }
+
+  setDensity(density: number): void {
+    this.density = density;
+    this.tell({ type: 'density', density });
+  }
+
+  setDial(name: string, value: unknown): void {
+    this.dials[name] = value;
+    const { [name]: _, ...misfits } = state.misfits.value;
+    state.misfits.value = misfits;
+    // Shown at once; the worker tells what has become of it.
+    state.dialValues.value = { ...state.dialValues.value, [name]: value as DialValue };
+    this.tell({ type: 'dial', name, value });
+  }
+
+  /** Gives a dial, or all of them, back the sketch's own value. */
+  resetDials(names = (state.facts.value?.dials ?? []).map(({ name }) => name)): void {
+    for (const { name, initial } of state.facts.value?.dials ?? [])
+      if (names.includes(name)) {
+        this.setDial(name, initial);
+        // What the sketch says next time it is saved holds.
+        Reflect.deleteProperty(this.dials, name);
+      }
+  }
+
+  async keepDials(): Promise<void> {
+    await this.saying(server.keepDials(state.dialValues.value), 'Dials kept in');
+  }
+
+  /** Begins a run with another seed, at the frame at hand. */
+  setSeed(seed: number): void {
+    if (!Number.isSafeInteger(seed) || seed < 0) return;
+    this.seed = state.seed.value = seed;
+    void this.load();
+  }
+
+  ask<Name extends QuestionName>(name: Name, given: Questions[Name]['given']): Promise<Questions[Name]['answer']> {
+    return this.current?.ask(name, given) ?? Promise.reject(new Error('there is no sketch yet'));
+  }
+
+  /** Notes pointer and keys from frame 0 on. */
+  startRecording(): void {
+    state.recording.value = true;
+    this.restart();
+    this.play();
+  }
+
+  async stopRecording(): Promise<void> {
+    if (!state.recording.value) return;
+    state.recording.value = false;
+    this.pause();
+    const track = await this.ask('track', {});
+    await this.saying(server.keepTrack(writeTrack(track)), 'Input kept in');
+  }
+
+  private newStage(): Stage {
+    return new Stage(
+      (message, stage) => this.heard(message, stage),
+      (stage, why) => this.crashed(stage, why),
+    );
+  }
+
+  /** Tells it to what is shown, and to what comes next: what is asked for while a save is loading holds for that too. */
+  private tell(message: ToWorker): void {
+    this.current?.tell(message);
+    this.coming?.tell(message);
+  }
+
+  /** How the run is to begin: the options of the command, and the kept dials. */
+  private async begin(): Promise<Setup> {
+    const setup = await server.setup();
+    this.dials = { ...setup.dials };
+    if (setup.dialFault !== undefined) this.note(setup.dialFault);
+    return setup;
+  }
+
+  private heard(message: ToPage, stage: Stage): void {
+    // What an older save still has to say is of no interest.
+    if (stage !== this.current && stage !== this.coming) return;
+    // The page tells of the sketch that is shown: a new one has to show a picture first.
+    if (stage === this.coming && ['opened', 'dials', 'misfit'].includes(message.type)) {
+      stage.held.push(message);
+      return;
+    }
+    switch (message.type) {
+      case 'loading':
+        state.underWay.value = `Loading: ${message.done} of ${message.total} files`;
+        return;
+      case 'opened':
+        return this.opened(message, stage);
+      case 'dials':
+        state.dialValues.value = message.values;
+        return;
+      case 'misfit':
+        return this.misfit(message);
+      case 'onTheWay':
+        if (stage === this.coming || message.target - message.frame > 1)
+          state.underWay.value = `On the way: frame ${message.frame} of ${message.target}`;
+        return;
+      case 'shown':
+        if (stage === this.coming) this.swap(stage);
+        state.underWay.value = '';
+        state.shown.value = message.shown;
+        stage.canvas.dataset.frame = String(message.shown.frame);
+        if (message.shown.usesPointer) stage.input?.onPointer();
+        // A recording holds one round: what comes after it begins anew.
+        if (state.recording.value && message.shown.frame === (state.facts.value?.frames ?? 0) - 1)
+          void this.stopRecording();
+        return;
+      case 'failed':
+        return void this.failed(message.fault, stage);
+      case 'remarks':
+        return void this.remarks(message.remarks);
+      case 'ready':
+      case 'answer':
+        return;
+    }
+  }
+
+  private opened({ facts }: Extract<ToPage, { type: 'opened' }>, stage: Stage): void {
+    state.facts.value = facts;
+    state.seed.value = facts.seed;
+    state.misfits.value = {};
+    document.title = facts.title;
+    stage.canvas.setAttribute('role', 'img');
+    stage.canvas.setAttribute('aria-label', facts.title);
+    stage.canvas.tabIndex = 0;
+    stage.input = new PageInput(stage.canvas, facts);
+  }
+
+  /** The picture of the newest save is there: what was shown before goes. */
+  private swap(stage: Stage): void {
+    const before = this.current;
+    this.current = stage;
+    this.coming = undefined;
+    state.alive.value = true;
+    state.failure.value = undefined;
+    before?.end();
+    for (const message of stage.held) this.heard(message, stage);
+    const old = this.place.querySelector('canvas');
+    if (old !== null) old.id = '';
+    stage.canvas.id = 'canvas';
+    this.place.append(stage.canvas);
+    // The screen has the new picture a moment later than the worker: until then the old one stays over it.
+    requestAnimationFrame(() => requestAnimationFrame(() => old?.remove()));
+    this.spare ??= this.newStage();
+    // What was chosen while it was loading.
+    stage.tell({ type: 'density', density: this.density });
+  }
+
+  private misfit({ name, reason }: Extract<ToPage, { type: 'misfit' }>): void {
+    const exists = state.facts.value?.dials.some((dial) => dial.name === name) === true;
+    const { dials = {}, dialFile = '' } = this.setup ?? {};
+    // A value that was kept and fits no more is left out, so that the sketch plays; one that was just given is marked.
+    if (Object.hasOwn(dials, name) && dials[name] === this.dials[name]) this.note(`${dialFile}: ${reason}; left out`);
+    if (exists) state.misfits.value = { ...state.misfits.value, [name]: reason };
+    Reflect.deleteProperty(this.dials, name);
+  }
+
+  private note(text: string): void {
+    state.addRemarks([{ kind: 'note', text, source: undefined }]);
+    state.notify(text);
+  }
+
+  /** Looks whether the sketch has been busy with one thing for too long, and ends it if so. */
+  private look(): void {
+    const now = performance.now();
+    // 0 is for ever.
+    const patience = this.setup?.patience || Infinity;
+    for (const stage of [this.coming, this.current]) {
+      const stuck = stage?.stuckIn(now, patience);
+      if (stage !== undefined && stuck !== undefined) this.crashed(stage, inWords(stuck, patience), stuck);
+    }
+  }
+
+  private crashed(stage: Stage, reason: string, { frame, kind }: Partial<StuckCall> = {}): void {
+    stage.end();
+    if (stage !== this.current && stage !== this.coming) return;
+    this.drop(stage);
+    const at = frame === undefined || kind === 'load' ? '' : `In frame ${frame}`;
+    this.showFailure({ place: at || 'The sketch was ended', reason });
+  }
+
+  /** A worker has ended; its picture stays. */
+  private drop(stage: Stage): void {
+    if (stage === this.coming) this.coming = undefined;
+    if (stage !== this.current) return;
+    this.current = undefined;
+    state.alive.value = false;
+    state.shown.value = { ...state.shown.value, playing: false };
+  }
+
+  private async failed(fault: Fault, stage: Stage): Promise<void> {
+    // The sketch before it stays as it is, and holds still.
+    if (stage === this.coming) this.current?.tell({ type: 'pause' });
+    const source = fault.source && (await this.original(fault.source));
+    const caller = fault.caller && (await this.original(fault.caller));
+    // A newer save is not covered by what an older one has to say.
+    if (stage !== this.current && stage !== this.coming) return;
+    if (stage === this.coming) {
+      stage.end();
+      this.drop(stage);
+    }
+    const frame = fault.frame === undefined ? '' : ` in frame ${fault.frame}`;
+    const from = caller === undefined ? '' : ` (called from ${nameOf(caller.file)}, line ${caller.line})`;
+    this.showFailure({
+      place: source
+        ? `${nameOf(source.file)}, line ${source.line}${frame}${from}`
+        : `The sketch cannot be shown${frame}`,
+      reason: fault.reason,
+      ...(source && { file: source.file, line: source.line }),
+    });
+  }
+
+  private showFailure(failure: state.Failure): void {
+    state.failure.value = failure;
+    state.underWay.value = '';
+    void server.print([`${failure.place}: ${failure.reason}`]).catch(() => undefined);
+  }
+
+  private async remarks(remarks: readonly Remark[]): Promise<void> {
+    const placed: Remark[] = [];
+    for (const remark of remarks)
+      placed.push({ ...remark, source: remark.source && (await this.original(remark.source)) });
+    state.addRemarks(placed);
+    const lines = placed.map(({ text, source }) =>
+      source === undefined ? text : `${nameOf(source.file)}:${source.line}  ${text}`,
+    );
+    await server.print(lines).catch(() => undefined);
+  }
+
+  /** The line as it was written; the same one is asked for once. */
+  private original(source: SourceLine): Promise<SourceLine> {
+    const key = `${source.file}:${source.line}:${source.column}`;
+    let line = this.lines.get(key);
+    if (line === undefined) this.lines.set(key, (line = server.original(source)));
+    return line;
+  }
+
+  private async saying(name: Promise<string>, before: string): Promise<void> {
+    await name.then(
+      (kept) => state.notify(`${before} ${kept}`),
+      (error: Error) => state.notify(error.message),
+    );
+  }
+}
+
+function nameOf(file: string): string {
+  return file.slice(file.lastIndexOf('/') + 1);
+}
+
+const doing: Readonly<Record<StuckCall['kind'], string>> = {
+  load: "the file's own code, outside of start, step and paint,",
+  start: 'start',
+  step: 'step',
+  paint: 'paint',
+};
+
+function inWords({ kind }: StuckCall, patience: number): string {
+  return `${doing[kind]} was ended after ${patience} s; look for a loop that never ends, or an await that never comes, or give it longer with --patience`;
+}

@@ -1,0 +1,41 @@
+import type { SourceLine } from 'frame-juggler';
+import { paths, type Setup } from '../protocol.ts';
+
+/*
+ * What the page asks its own server. The token in the page's head shows that it is this page that asks.
+ */
+
+const token = document.querySelector<HTMLMetaElement>('meta[name="juggle-token"]')?.content ?? '';
+
+async function ask(path: string, init: RequestInit = {}): Promise<Response> {
+  const response = await fetch(path, { ...init, headers: { ...init.headers, 'x-juggle-token': token } });
+  if (!response.ok) throw new Error(await response.text());
+  return response;
+}
+
+const post = (path: string, body: unknown): Promise<Response> =>
+  ask(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+
+export const server = {
+  setup: async (): Promise<Setup> => (await (await ask(paths.setup)).json()) as Setup,
+  /** The line as it was written, for a line as it was served. */
+  async original(source: SourceLine): Promise<SourceLine> {
+    const query = new URLSearchParams({ file: source.file, line: String(source.line), column: String(source.column) });
+    return ask(`${paths.source}?${query}`).then(
+      async (response) => (await response.json()) as SourceLine,
+      () => source,
+    );
+  },
+  /** Keeps the dials beside the sketch; gives the file's name. */
+  keepDials: async (values: object): Promise<string> => (await post(paths.dials, values)).text(),
+  /** Keeps an input track beside the sketch; gives the file's name. */
+  keepTrack: async (track: string): Promise<string> => (await post(paths.track, track)).text(),
+  /** Shows in the terminal what the sketch has printed. */
+  print: async (lines: readonly string[]): Promise<void> => void (await post(paths.print, lines)),
+  /** Opens the editor at a line. */
+  edit: async (file: string, line: number): Promise<void> => void (await post(paths.edit, { file, line })),
+};

@@ -1,0 +1,73 @@
+import { computed, signal } from '@preact/signals';
+import type { DialValue, LoopRange, Remark, Shown, SketchFacts } from '../messages.ts';
+
+/*
+ * What the page knows: one signal for each thing that can change by itself. `SketchHost` sets what comes from the
+ * sketch; parts of the page read it, and ask the host for what they want.
+ */
+
+/** What went wrong, as the page says it. */
+export interface Failure {
+  /** Where: the file, the line and the frame. */
+  readonly place: string;
+  readonly reason: string;
+  /** Where the editor can be opened at. */
+  readonly file?: string;
+  readonly line?: number;
+}
+
+/** A remark with its line as it was written, and how often it came in a row. */
+export interface Said extends Remark {
+  readonly times: number;
+}
+
+export const facts = signal<SketchFacts | undefined>();
+export const shown = signal<Shown>({ frame: 0, playing: true, reached: 0, usesInput: false, usesPointer: false });
+export const failure = signal<Failure | undefined>();
+/** Whether there is a sketch that can be played: not before the first is there, nor after one had to be ended. */
+export const alive = signal(false);
+/** What is under way and takes its time, in words. */
+export const underWay = signal('');
+export const dialValues = signal<Readonly<Record<string, DialValue>>>({});
+/** Why a dial cannot have the value that was given, by its name. */
+export const misfits = signal<Readonly<Record<string, string>>>({});
+export const seed = signal(0);
+export const speed = signal(1);
+export const range = signal<LoopRange | undefined>();
+export const said = signal<readonly Said[]>([]);
+/** A short word on what was just done, which goes by itself. */
+export const notice = signal('');
+export const recording = signal(false);
+
+export const seconds = computed(() => shown.value.frame / (facts.value?.frameRate ?? 60));
+/** Whether the sketch moves: a still one has no time to go through. */
+export const moves = computed(() => (facts.value?.frames ?? 2) > 1);
+
+let noticeTimer = 0;
+/** Says something for some seconds. */
+export function notify(text: string): void {
+  notice.value = text;
+  clearTimeout(noticeTimer);
+  noticeTimer = window.setTimeout(() => (notice.value = ''), 8000);
+}
+
+/** So many remarks are kept. */
+const maxSaid = 500;
+
+/** Adds remarks; one that comes again at once is counted rather than repeated. */
+export function addRemarks(remarks: readonly Remark[]): void {
+  const list = [...said.value];
+  for (const remark of remarks) {
+    const last = list.at(-1);
+    const again = last?.text === remark.text && last.kind === remark.kind && last.source?.line === remark.source?.line;
+    if (again) list[list.length - 1] = { ...last, times: last.times + 1 };
+    else list.push({ ...remark, times: 1 });
+  }
+  said.value = list.slice(-maxSaid);
+}
+
+/** What is laid over the picture, and never in it. */
+export const paper = signal(false);
+export const keysShown = signal(false);
+/** Where the pointer is over the picture, in the sketch's units. */
+export const pointer = signal<{ readonly x: number; readonly y: number } | undefined>();

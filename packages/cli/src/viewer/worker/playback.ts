@@ -1,0 +1,283 @@
+import {
+  asSketchError,
+  LiveClock,
+  playTrack,
+  Run,
+  type Frame,
+  type InputEvent,
+  type InputSource,
+  type InputTrack,
+  type SketchError,
+  type RunCall,
+  type Sketch,
+} from 'frame-juggler';
+import { Canvas2dSurface, pageHost } from 'frame-juggler/browser';
+import type { LoopRange, Shown } from '../messages.ts';
+import { KeptFrames } from './kept-frames.ts';
+import { NotedInput } from './noted-input.ts';
+
+/** Going far back, so many frames before the one that is wanted are kept too: one who goes back often goes on doing so. */
+const keptOnTheWay = 12;
+/** Milliseconds: how long the run goes on before it looks whether something else is wanted, and before it tells of its way. */
+const times = { toLook: 8, toTell: 200 };
+
+/** How a sketch is run, and who hears of it. */
+export interface PlaybackSetting {
+  readonly seed: number;
+  readonly dials: Readonly<Record<string, unknown>>;
+  readonly density: number;
+  readonly track: InputTrack | undefined;
+  readonly limit: <T>(call: () => T, what: RunCall) => T;
+  readonly onLoad: (done: number, total: number) => void;
+  readonly onShown: (shown: Shown) => void;
+  readonly onTheWay: (frame: number, target: number) => void;
+  readonly onError: (error: SketchError) => void;
+}
+
+/** Thrown to leave a long way to a frame, as something else is wanted by now. */
+class Superseded extends Error {}
+
+/**
+ * Plays a sketch on a canvas: forwards as the clock has it, and to any frame. What was shown is kept, so that a frame
+ * behind is drawn again rather than run again; where it is forgotten, the run begins anew and comes to the same.
+ */
+export class Playback {
+  readonly run: Run;
+  readonly input = new NotedInput();
+  private readonly surface: Canvas2dSurface;
+  private readonly clock: LiveClock;
+  private readonly kept = new KeptFrames();
+  private isPlaying = false;
+  private speed = 1;
+  private range: LoopRange | undefined;
+  /** The frame that the canvas shows; -1 for none, or for one that is out of date. */
+  private shown = -1;
+  /** The frame that is wanted; it outlives errors on the way to it. */
+  private target = 0;
+  private work: Promise<void> = Promise.resolve();
+  private waiting = 0;
+  /** The number of the last thing that was asked for: whatever is under way for an older one is left. */
+  private wish = 0;
+  /** Whether the canvas shows anything yet. */
+  private hasPicture = false;
+  private lookedAt = 0;
+  private begunAt = 0;
+
+  /** @throws SketchError where a dial does not fit */
+  constructor(
+    readonly sketch: Sketch,
+    canvas: OffscreenCanvas,
+    private readonly setting: PlaybackSetting,
+  ) {
+    const { seed, dials, density, track, limit, onLoad } = setting;
+    const source: InputSource = track === undefined ? this.input : playTrack(track);
+    const input = (): InputSource => source;
+    const between = (): Promise<void> | undefined => this.lookUp();
+    this.run = new Run(sketch, { seed, dials, density, limit, onLoad, input, between, host: pageHost });
+    this.surface = new Canvas2dSurface(canvas);
+    this.clock = new LiveClock(sketch.frameRate);
+  }
+
+  /** The frame that is shown, or was last. */
+  get frame(): number {
+    return this.target;
+  }
+
+  play(): void {
+    if (this.isPlaying) return;
+    this.isPlaying = true;
+    this.clock.pause();
+    this.ask(async () => {
+      const { run, sketch } = this;
+      if (!sketch.repeat && this.target >= sketch.frames - 1 && sketch.frames > 1) await this.begin();
+      else if (this.shown >= 0 && this.shown !== run.frame) await run.goTo(this.shown);
+      // From here on it is live: what was done later, before one went back, does not come again.
+      if (this.range !== undefined) return;
+      this.input.forget(this.target + 1);
+      this.kept.forget(this.target + 1);
+    });
+    requestAnimationFrame(this.tick);
+    this.tell();
+  }
+
+  pause(): void {
+    if (!this.isPlaying) return;
+    this.isPlaying = false;
+    this.tell();
+  }
+
+  /** Begins a new run. */
+  restart(): void {
+    this.ask(() => this.begin());
+  }
+
+  /** Shows a frame by its number; beyond the end it is the one that comes round, or the last. */
+  goTo(frame: number): void {
+    this.target = this.run.frameAfterRounds(frame);
+    this.ask(() => this.show(this.target));
+  }
+
+  setSpeed(speed: number): void {
+    this.speed = speed;
+    this.clock.pause();
+  }
+
+  setRange(range: LoopRange | undefined): void {
+    this.range = range;
+  }
+
+  setDensity(density: number): void {
+    if (density === this.run.density) return;
+    this.run.density = density;
+    this.kept.forgetPictures();
+    if (this.run.frame < 0) return;
+    this.ask(async () => {
+      this.shown = -1;
+      await this.show(this.target);
+    });
+  }
+
+  /** Turns a dial. @throws SketchError where it cannot have that value */
+  setDial(name: string, value: unknown): void {
+    this.run.setDial(name, value);
+    this.kept.forget();
+    if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
+    this.ask(async () => {
+      this.shown = -1;
+      // A still picture may have been made ready by `start`.
+      if (this.sketch.frames === 1) await this.run.restart();
+      await this.show(this.target);
+    });
+  }
+
+  addInput(events: readonly InputEvent[]): void {
+    this.input.add(events);
+  }
+
+  private readonly tick = (now: number): void => {
+    if (!this.isPlaying) return;
+    requestAnimationFrame(this.tick);
+    const due = this.clock.due(now * this.speed);
+    // A start that is still under way holds time up rather than piling frames behind it.
+    if (due > 0 && this.waiting === 0) this.ask(() => this.moveOn(due));
+  };
+
+  /** Goes so many frames on, round and round. */
+  private async moveOn(due: number): Promise<void> {
+    const { frames, repeat } = this.sketch;
+    const [first, last] = this.range ?? [0, frames - 1];
+    const next = this.target + due;
+    if (next <= last || this.target > last) return this.show((this.target = next));
+    if (this.range !== undefined) return this.show((this.target = first + ((next - first) % (last - first + 1))));
+    if (!repeat || frames === 1) {
+      this.pause();
+      if (this.target !== last) await this.show((this.target = last));
+      return;
+    }
+    await this.begin(next % frames);
+  }
+
+  /** Runs the sketch anew, as nothing has been done yet. */
+  private async begin(frame = 0): Promise<void> {
+    this.input.forget();
+    this.kept.forget();
+    this.target = frame;
+    this.shown = -1;
+    await this.run.restart();
+    await this.show(frame);
+  }
+
+  private async show(frame: number): Promise<void> {
+    const { run } = this;
+    if (!this.showKept(frame)) {
+      // What the next one is drawn upon is the last one that was run.
+      if (frame > run.frame && this.shown !== run.frame) this.showKept(run.frame);
+      if (this.sketch.carry === 0 && frame < run.frame) await this.keepUpTo(frame);
+      else
+        await run.drawTo(frame, this.shown === run.frame ? this.shown : -1, (painted) => {
+          this.draw(painted);
+          this.kept.add(run.frame, painted, () => this.surface.copy());
+          this.shown = run.frame;
+        });
+    }
+    this.shown = frame;
+    this.tell();
+  }
+
+  /** Shows a frame as it was painted before, if it is not forgotten. */
+  private showKept(frame: number): boolean {
+    const way = this.kept.wayTo(frame);
+    if (way === undefined) return false;
+    if (way.picture !== undefined) this.surface.put(way.picture);
+    for (const painted of way.frames) this.draw(painted);
+    this.shown = frame;
+    return true;
+  }
+
+  /** Runs to a frame that lies behind, and keeps the last ones on the way. */
+  private async keepUpTo(frame: number): Promise<void> {
+    const { run } = this;
+    let painted: Frame | undefined;
+    for (let at = Math.max(0, frame - keptOnTheWay); at <= frame; at++) {
+      await run.goTo(at);
+      painted = await run.paint();
+      this.kept.add(at, painted, () => this.surface.copy());
+    }
+    this.draw(painted!);
+  }
+
+  private draw(frame: Frame): void {
+    const { density } = this.run;
+    this.surface.draw(frame.density === density ? frame : { ...frame, density });
+    this.hasPicture = true;
+  }
+
+  /** Between two frames of a long way: lets messages in, and leaves the way where another is wanted. */
+  private lookUp(): Promise<void> | undefined {
+    const now = performance.now();
+    if (now - this.lookedAt < times.toLook) return undefined;
+    if (now - this.begunAt > times.toTell) {
+      this.begunAt = now;
+      this.setting.onTheWay(Math.max(0, this.run.frame), this.target);
+    }
+    const { wish } = this;
+    return new Promise<void>((resolve, reject) => {
+      setTimeout(() => {
+        this.lookedAt = performance.now();
+        if (wish === this.wish) resolve();
+        else reject(new Superseded());
+      });
+    });
+  }
+
+  private tell(): void {
+    const { run, isPlaying, input } = this;
+    if (!this.hasPicture) return;
+    this.setting.onShown({
+      frame: this.target,
+      playing: isPlaying,
+      reached: Math.max(0, run.frame),
+      usesInput: run.usesInput,
+      usesPointer: input.usesPointer,
+    });
+  }
+
+  /** Does something once what is under way has ended; of several that wait, the last is done at the end of all. */
+  private ask(job: () => Promise<void>): void {
+    this.wish++;
+    this.waiting++;
+    this.work = this.work.then(async () => {
+      this.begunAt = this.lookedAt = performance.now();
+      try {
+        await job();
+      } catch (thrown) {
+        if (thrown instanceof Superseded) return;
+        this.isPlaying = false;
+        this.tell();
+        this.setting.onError(asSketchError(thrown));
+      } finally {
+        this.waiting--;
+      }
+    });
+  }
+}

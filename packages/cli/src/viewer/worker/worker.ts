@@ -1,0 +1,234 @@
+import {
+  addHostCode,
+  asSketchError,
+  cssColor,
+  fitDials,
+  isSketch,
+  loadFonts,
+  makeTrack,
+  parseDial,
+  readColor,
+  Run,
+  SketchError,
+  type Dial,
+  type RunCall,
+  type Sketch,
+} from 'frame-juggler';
+import { Canvas2dSurface, pageHost } from 'frame-juggler/browser';
+import { Calls } from '../../calls.ts';
+import type {
+  Beginning,
+  DialValue,
+  Fault,
+  Question,
+  QuestionName,
+  Questions,
+  SketchFacts,
+  ToPage,
+  ToWorker,
+} from '../messages.ts';
+import { Playback } from './playback.ts';
+import { listenToConsole, noteChance, Remarks } from './remarks.ts';
+
+/*
+ * The worker in which a sketch runs. Whatever the sketch does, a loop without an end among it, the page stays awake and
+ * can end this worker; `calls` tells it which of the sketch's code is running.
+ */
+
+addHostCode(import.meta.url);
+
+const scope = self as unknown as {
+  postMessage(message: ToPage, transfer?: Transferable[]): void;
+  onmessage: (event: MessageEvent<ToWorker>) => void;
+};
+const tell = (message: ToPage): void => scope.postMessage(message);
+const remarks = new Remarks((said) => tell({ type: 'remarks', remarks: said }));
+
+let playback: Playback | undefined;
+let calls: Calls | undefined;
+let canvas: OffscreenCanvas | undefined;
+
+const handlers: { [Type in ToWorker['type']]: (message: Extract<ToWorker, { type: Type }>) => void } = {
+  open: (message) => void open(message),
+  play: () => playback?.play(),
+  pause: () => playback?.pause(),
+  restart: () => playback?.restart(),
+  goTo: ({ frame }) => playback?.goTo(frame),
+  speed: ({ speed }) => playback?.setSpeed(speed),
+  range: ({ range }) => playback?.setRange(range),
+  density: ({ density }) => playback?.setDensity(density),
+  input: ({ events }) => playback?.addInput(events),
+  dial({ name, value }) {
+    try {
+      playback?.setDial(name, value);
+    } catch (thrown) {
+      tell({ type: 'misfit', name, reason: asSketchError(thrown).reason });
+    }
+    tellDials();
+  },
+  ask: ({ id, question }) => void answer(id, question),
+};
+
+/** What the page wants before the sketch is there. */
+let waiting: ToWorker[] = [];
+const handle = (message: ToWorker): void => (handlers[message.type] as (message: ToWorker) => void)(message);
+scope.onmessage = ({ data }) => {
+  if (data.type === 'open' || playback !== undefined) handle(data);
+  else waiting.push(data);
+};
+tell({ type: 'ready' });
+// One that waits for the next save has the time to load what is heavy.
+const idle = setTimeout(() => void loadFonts(), 500);
+
+async function open(message: Extract<ToWorker, { type: 'open' }>): Promise<void> {
+  clearTimeout(idle);
+  ({ canvas } = message);
+  calls = new Calls(message.calls);
+  try {
+    listenToConsole(remarks);
+    noteChance(remarks);
+    const sketch = await load(message.module);
+    begin(sketch, message.beginning);
+  } catch (thrown) {
+    failed(asSketchError(thrown));
+  }
+}
+
+async function load(module: string): Promise<Sketch> {
+  // The server knows why a module cannot be loaded; the browser only says that it could not.
+  const why = await (await fetch(`${module}&why`)).text();
+  if (why !== '') throw new SketchError({ problem: why });
+  calls?.begin('load');
+  try {
+    const { default: sketch } = (await import(/* @vite-ignore */ module)) as { default?: unknown };
+    if (isSketch(sketch)) return sketch;
+  } finally {
+    calls?.end();
+  }
+  throw new SketchError({
+    problem: 'the file does not export a sketch as its default',
+    expected: 'expected export default defineSketch({ … })',
+  });
+}
+
+function begin(sketch: Sketch, beginning: Beginning): void {
+  const { track } = beginning;
+  const seed = beginning.seed ?? track?.seed ?? sketch.seed;
+  const { values, misfits } = fitDials(sketch.dials, beginning.dials);
+  for (const [name, text] of beginning.dialTexts)
+    if (!Object.hasOwn(values, name)) values[name] = parseDial(sketch.dials, name, text);
+  playback = new Playback(sketch, canvas!, {
+    seed,
+    dials: values,
+    density: beginning.density,
+    track,
+    limit,
+    onLoad: (done, total) => tell({ type: 'loading', done, total }),
+    onShown: (shown) => tell({ type: 'shown', shown }),
+    onTheWay: (frame, target) => tell({ type: 'onTheWay', frame, target }),
+    onError: failed,
+  });
+  tell({ type: 'opened', facts: factsOf(sketch, playback.run) });
+  tellDials();
+  for (const { name, reason } of misfits) tell({ type: 'misfit', name, reason });
+  playback.setSpeed(beginning.speed);
+  playback.setRange(beginning.range);
+  // A save changes the sketch, not the place one was looking at.
+  playback.goTo(beginning.frame);
+  if (beginning.playing) playback.play();
+  for (const message of waiting) handle(message);
+  waiting = [];
+}
+
+/** Calls a sketch's function; the page sees which, and for how long. */
+function limit<T>(call: () => T, { name, frame }: RunCall): T {
+  // Loading files is the library's own work.
+  if (name === 'load') return call();
+  calls?.begin(name, frame);
+  let result: T;
+  try {
+    result = call();
+  } catch (thrown) {
+    calls?.end();
+    throw thrown;
+  }
+  if (result instanceof Promise) return result.finally(() => calls?.end()) as T;
+  calls?.end();
+  return result;
+}
+
+function failed(error: SketchError): void {
+  remarks.flush();
+  tell({ type: 'failed', fault: faultOf(error) });
+}
+
+const faultOf = ({ reason, source, caller, frame }: SketchError): Fault => ({ reason, source, caller, frame });
+
+function factsOf(sketch: Sketch, run: Run): SketchFacts {
+  const { title, frameRate, frames, carry } = sketch;
+  const { width, height, view, seed } = run;
+  const dials = Object.entries(sketch.dials).map(([name, { label = name, control, initial }]) => ({
+    name,
+    label,
+    control,
+    initial: plainValue(sketch.dials[name], initial),
+  }));
+  return { title, width, height, view, frameRate, frames, carry, seed, dials };
+}
+
+function tellDials(): void {
+  if (playback === undefined) return;
+  const { sketch, run } = playback;
+  const values = Object.entries(run.dials).map(([name, value]) => [name, plainValue(sketch.dials[name], value)]);
+  tell({ type: 'dials', values: Object.fromEntries(values) as Record<string, DialValue> });
+}
+
+/** A dial's value as a message can carry it. */
+function plainValue({ control }: Dial, value: unknown): DialValue {
+  return control.type === 'color' && typeof value !== 'string'
+    ? cssColor(readColor('dials', 'value', value).packed)
+    : (value as DialValue);
+}
+
+const answers: {
+  [Name in QuestionName]: (
+    given: Questions[Name]['given'],
+    playing: Playback,
+  ) => Questions[Name]['answer'] | Promise<Questions[Name]['answer']>;
+} = {
+  async variations({ seeds, width }, { sketch, run, frame }) {
+    const pictures: ImageBitmap[] = [];
+    for (const seed of seeds) {
+      const own = new Run(sketch, { seed, dials: run.dials, density: width / run.width, host: pageHost, limit });
+      const surface = new Canvas2dSurface(new OffscreenCanvas(1, 1));
+      await own.drawTo(frame, -1, (painted) => surface.draw(painted));
+      pictures.push((surface.element as OffscreenCanvas).transferToImageBitmap());
+    }
+    return pictures;
+  },
+  track(_, { sketch, run, input }) {
+    const { title, frameRate } = sketch;
+    const { width, height, seed } = run;
+    return makeTrack({ title, width, height, frameRate, seed }, input.events);
+  },
+  colorAt({ x, y }) {
+    const { width = 1, height = 1 } = canvas ?? {};
+    const place = [Math.floor(x * width), Math.floor(y * height), 1, 1] as const;
+    const data = canvas?.getContext('2d')?.getImageData(...place).data ?? [0, 0, 0, 0];
+    const [red, green, blue, alpha] = data;
+    return alpha === 255
+      ? `rgb(${red} ${green} ${blue})`
+      : `rgb(${red} ${green} ${blue} / ${(alpha / 255).toFixed(3)})`;
+  },
+};
+
+async function answer(id: number, { name, given }: Question): Promise<void> {
+  try {
+    if (playback === undefined) throw new SketchError({ problem: 'there is no sketch yet' });
+    const found = await (answers[name] as (given: unknown, playing: Playback) => unknown)(given, playback);
+    const pictures = Array.isArray(found) ? found.filter((one) => one instanceof ImageBitmap) : [];
+    scope.postMessage({ type: 'answer', id, answer: found }, pictures);
+  } catch (thrown) {
+    tell({ type: 'answer', id, fault: faultOf(asSketchError(thrown)) });
+  }
+}
