@@ -9,8 +9,8 @@ export class Answers {
   constructor(private readonly token: string) {}
 
   /** Answers with a text. */
-  get(work: (query: URLSearchParams) => Promise<string> | string): Connect.NextHandleFunction {
-    return this.answer('GET', (request) => work(new URL(request.url ?? '', 'http://viewer').searchParams));
+  get(work: () => Promise<string> | string): Connect.NextHandleFunction {
+    return this.answer('GET', () => work());
   }
 
   /** Takes a text, and answers with another. */

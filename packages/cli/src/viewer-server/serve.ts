@@ -6,7 +6,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { stripVTControlCharacters } from 'node:util';
 import { createServer, type Plugin, type ViteDevServer } from 'vite';
-import { asSketchError, SketchError } from 'frame-juggler';
+import { asSketchError, SketchError, type SourceLine } from 'frame-juggler';
 import { checkSketchFile, dialFile, readDialFile, writeAtomically, writeDialFile } from 'frame-juggler/node';
 import { canCompile, compile } from '../compile.ts';
 import { paths, type Setup } from '../viewer/protocol.ts';
@@ -183,9 +183,9 @@ class SketchService {
     );
     middlewares.use(
       paths.source,
-      answers.get((query) => {
-        const [line, column] = [Number(query.get('line')), Number(query.get('column'))];
-        return JSON.stringify(sourceLine(server, { file: query.get('file') ?? '', line, column }));
+      answers.post((text) => {
+        const served = JSON.parse(text) as SourceLine[];
+        return JSON.stringify(served.map((line) => sourceLine(server, line)));
       }),
     );
     middlewares.use(

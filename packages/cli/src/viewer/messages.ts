@@ -1,4 +1,4 @@
-import type { DialControl, InputEvent, InputTrack, SourceLine, View } from 'frame-juggler';
+import type { DialControl, FrameDescription, InputEvent, InputTrack, SourceLine, View } from 'frame-juggler';
 import type { CallKind } from '../calls.ts';
 
 /*
@@ -42,6 +42,8 @@ export type ToWorker =
   | { readonly type: 'range'; readonly range: LoopRange | undefined }
   | { readonly type: 'density'; readonly density: number }
   | { readonly type: 'dial'; readonly name: string; readonly value: unknown }
+  /** Leaves items out of the picture, by their numbers: the sketch does not know. */
+  | { readonly type: 'leaveOut'; readonly items: readonly number[] }
   | { readonly type: 'input'; readonly events: readonly InputEvent[] }
   | { readonly type: 'ask'; readonly id: number; readonly question: Question };
 
@@ -54,6 +56,10 @@ export interface Questions {
   };
   /** What was done with pointer and keys so far, as a track. */
   track: { readonly given: object; readonly answer: InputTrack };
+  /** What the frame at hand drew. */
+  description: { readonly given: object; readonly answer: FrameDescription };
+  /** The numbers of the items at a point in the sketch's units, topmost first. */
+  itemsAt: { readonly given: { readonly x: number; readonly y: number }; readonly answer: readonly number[] };
   /** The color of the pixel at a place, in parts of the picture's size, as CSS writes it. */
   colorAt: { readonly given: { readonly x: number; readonly y: number }; readonly answer: string };
 }

@@ -7,7 +7,7 @@ import type { InputTrack } from 'frame-juggler';
 export const paths = {
   /** Where the worker imports the sketch from. With `why` in its query, why it cannot be loaded, in words; empty if it can. */
   sketch: '/@juggle/sketch.js',
-  /** Which line of a source file a served line came from. */
+  /** From which lines of source files served lines came, for a list of them. */
   source: '/@juggle/source',
   /** How the run is to begin: a {@link Setup}. */
   setup: '/@juggle/setup',

@@ -21,6 +21,16 @@ export function hitsLabel(frame: Frame, label: string, x: number, y: number): bo
   return reader.items().some((item) => isLabeled(item, label) && hitsItem(reader, item, x, y));
 }
 
+/**
+ * The items that lie at a point (in the sketch's units), topmost first, by their places in the frame's columns; hidden
+ * ones too.
+ */
+export function itemsAt(frame: Frame, x: number, y: number): number[] {
+  const reader = new FrameReader(frame);
+  const places = reader.items().flatMap((item, i) => (hitsItem(reader, item, x, y) ? [frame.order[i]] : []));
+  return places.reverse();
+}
+
 function hitsItem(reader: FrameReader, item: Item, x: number, y: number): boolean {
   const back = inverse(item.transform);
   if (back === undefined || item.opacity === 0 || !insideClips(reader, item.group, x, y)) return false;

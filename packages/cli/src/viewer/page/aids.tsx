@@ -63,3 +63,24 @@ export function Paper() {
     </svg>
   );
 }
+
+const aids = [
+  [state.paper, 'Graph paper'],
+  [state.outlines, 'Outlines only: what is hidden shows'],
+  [state.boxes, 'Boxes'],
+  [state.numbers, 'Numbers in the order of drawing'],
+] as const;
+
+/** What can be laid over the picture. */
+export function Aids() {
+  return (
+    <>
+      {aids.map(([aid, words]) => (
+        <label key={words} class="check">
+          <input type="checkbox" checked={aid.value} onInput={(event) => (aid.value = event.currentTarget.checked)} />{' '}
+          {words}
+        </label>
+      ))}
+    </>
+  );
+}

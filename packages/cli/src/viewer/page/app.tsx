@@ -1,22 +1,31 @@
 import { useEffect } from 'preact/hooks';
 import type { ComponentChildren } from 'preact';
-import { Paper } from './aids.tsx';
+import { Aids, Paper } from './aids.tsx';
 import { Button } from './button.tsx';
 import { Chance } from './chance.tsx';
 import { Dials } from './dials.tsx';
 import { FailureBox } from './failure.tsx';
 import type { SketchHost } from './host.ts';
+import { ItemsOverlay } from './items-overlay.tsx';
 import { KeySheet, listenForKeys, toggleFullScreen } from './keys.tsx';
+import { followItems } from './look-inside.ts';
 import { Notes } from './notes.tsx';
+import { Parts } from './parts.tsx';
 import { PictureRoom, zoom, zoomTo } from './picture.tsx';
 import { PointerReadout } from './readout.tsx';
 import * as state from './state.ts';
 import { Transport } from './transport.tsx';
 
 /** A part of the drawer that opens and closes. */
-function Part({ title, open, children }: { title: string; open?: boolean; children: ComponentChildren }) {
+function Part(given: {
+  title: string;
+  open?: boolean;
+  onToggle?: (open: boolean) => void;
+  children: ComponentChildren;
+}) {
+  const { title, open, onToggle, children } = given;
   return (
-    <details open={open}>
+    <details open={open} onToggle={(event) => onToggle?.(event.currentTarget.open)}>
       <summary>{title}</summary>
       <div class="part-body">{children}</div>
     </details>
@@ -26,12 +35,14 @@ function Part({ title, open, children }: { title: string; open?: boolean; childr
 /** The whole page: the picture, time below it, and beside it a drawer of what can be tuned and looked into. */
 export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
   useEffect(() => listenForKeys(host), [host]);
+  useEffect(() => followItems(host), [host]);
   const facts = state.facts.value;
   const recording = state.recording.value;
   return (
     <>
       <PictureRoom host={host} place={place}>
         <Paper />
+        <ItemsOverlay />
       </PictureRoom>
       <FailureBox host={host} />
       <aside id="drawer" aria-label="Tune and look into">
@@ -48,15 +59,11 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
         <Part title="Chance" open>
           <Chance host={host} />
         </Part>
+        <Part title="Parts" onToggle={(open) => (state.partsOpen.value = open)}>
+          {state.partsOpen.value && <Parts host={host} />}
+        </Part>
         <Part title="Aids">
-          <label class="check">
-            <input
-              type="checkbox"
-              checked={state.paper.value}
-              onInput={(event) => (state.paper.value = event.currentTarget.checked)}
-            />{' '}
-            Graph paper
-          </label>
+          <Aids />
         </Part>
         <Part title={state.said.value.length === 0 ? 'Notes' : `Notes (${state.said.value.length})`}>
           <Notes />

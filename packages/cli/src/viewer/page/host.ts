@@ -1,4 +1,4 @@
-import { writeTrack, type SourceLine } from 'frame-juggler';
+import { writeTrack, type FrameDescription, type SourceLine } from 'frame-juggler';
 import { PageInput } from 'frame-juggler/browser';
 import { Calls } from '../../calls.ts';
 import type {
@@ -105,7 +105,8 @@ export class SketchHost {
   private dials: Record<string, unknown> = {};
   private playing = true;
   private density = 1;
-  private readonly lines = new Map<string, Promise<SourceLine>>();
+  /** Lines as they were written, by lines as they were served. */
+  private readonly lines = new Map<string, SourceLine>();
 
   /** @param place the element in which the canvas stands */
   constructor(private readonly place: HTMLElement) {
@@ -205,6 +206,12 @@ export class SketchHost {
       }
   }
 
+  /** Leaves items out of the picture, by their numbers. */
+  leaveOut(numbers: ReadonlySet<number>): void {
+    state.leftOut.value = numbers;
+    this.tell({ type: 'leaveOut', items: [...numbers] });
+  }
+
   async keepDials(): Promise<void> {
     await this.saying(server.keepDials(state.dialValues.value), 'Dials kept in');
   }
@@ -218,6 +225,13 @@ export class SketchHost {
 
   ask<Name extends QuestionName>(name: Name, given: Questions[Name]['given']): Promise<Questions[Name]['answer']> {
     return this.current?.ask(name, given) ?? Promise.reject(new Error('there is no sketch yet'));
+  }
+
+  /** What the frame at hand drew, with the lines as they were written. */
+  async describe(): Promise<FrameDescription> {
+    const { groups, items } = await this.ask('description', {});
+    const sources = await this.originals(items.map(({ source }) => source));
+    return { groups, items: items.map((item, i) => ({ ...item, source: sources[i] })) };
   }
 
   /** Notes pointer and keys from frame 0 on. */
@@ -319,6 +333,10 @@ export class SketchHost {
     state.failure.value = undefined;
     before?.end();
     for (const message of stage.held) this.heard(message, stage);
+    state.loads.value++;
+    // By number it may be something else now: what is chosen can be seen, what is left out cannot.
+    state.pile.value = [];
+    state.leftOut.value = new Set();
     const old = this.place.querySelector('canvas');
     if (old !== null) old.id = '';
     stage.canvas.id = 'canvas';
@@ -401,9 +419,8 @@ export class SketchHost {
   }
 
   private async remarks(remarks: readonly Remark[]): Promise<void> {
-    const placed: Remark[] = [];
-    for (const remark of remarks)
-      placed.push({ ...remark, source: remark.source && (await this.original(remark.source)) });
+    const sources = await this.originals(remarks.map(({ source }) => source));
+    const placed = remarks.map((remark, i) => ({ ...remark, source: sources[i] }));
     state.addRemarks(placed);
     const lines = placed.map(({ text, source }) =>
       source === undefined ? text : `${nameOf(source.file)}:${source.line}  ${text}`,
@@ -411,12 +428,24 @@ export class SketchHost {
     await server.print(lines).catch(() => undefined);
   }
 
-  /** The line as it was written; the same one is asked for once. */
-  private original(source: SourceLine): Promise<SourceLine> {
-    const key = `${source.file}:${source.line}:${source.column}`;
-    let line = this.lines.get(key);
-    if (line === undefined) this.lines.set(key, (line = server.original(source)));
-    return line;
+  private async original(source: SourceLine): Promise<SourceLine> {
+    const [line] = await this.originals([source]);
+    return line!;
+  }
+
+  /** The lines as they were written; each is asked for once. */
+  private async originals(sources: readonly (SourceLine | undefined)[]): Promise<(SourceLine | undefined)[]> {
+    const { lines } = this;
+    const keyOf = ({ file, line, column }: SourceLine): string => `${file}:${line}:${column}`;
+    const unknown = new Map<string, SourceLine>();
+    for (const source of sources)
+      if (source !== undefined && !lines.has(keyOf(source))) unknown.set(keyOf(source), source);
+    if (unknown.size > 0) {
+      const served = [...unknown.values()];
+      const found = await server.originals(served).catch(() => served);
+      served.forEach((source, i) => lines.set(keyOf(source), found[i]));
+    }
+    return sources.map((source) => source && (lines.get(keyOf(source)) ?? source));
   }
 
   private async saying(name: Promise<string>, before: string): Promise<void> {

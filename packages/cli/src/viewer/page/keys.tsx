@@ -36,6 +36,13 @@ export const keyUses: readonly KeyUse[] = [
   { key: 'r', written: 'R', words: 'any other seed', act: (host) => host.setSeed(anySeed()) },
   { key: 'l', written: 'L', words: 'play a part round and round', act: toggleRange },
   { key: 'g', written: 'G', words: 'graph paper', act: () => (state.paper.value = !state.paper.value) },
+  { key: 'o', written: 'O', words: 'outlines only', act: () => (state.outlines.value = !state.outlines.value) },
+  {
+    key: 'p',
+    written: 'P',
+    words: 'point at the picture to choose',
+    act: () => (state.pointing.value = !state.pointing.value),
+  },
   { key: '+', written: '+', words: 'closer', act: () => zoomTo(zoom.value * 1.5) },
   { key: '-', written: '−', words: 'farther', act: () => zoomTo(zoom.value / 1.5) },
   { key: '0', written: '0', words: 'the whole picture', act: () => zoomTo(1) },

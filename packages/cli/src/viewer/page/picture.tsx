@@ -84,12 +84,29 @@ export function PictureRoom(given: { host: SketchHost; place: HTMLElement; child
   const hold = useRef<HTMLDivElement>(null);
   useEffect(() => hold.current?.prepend(place), [place]);
   const { left, top, width, height } = placed.value;
+  /** Chooses what lies where the picture is clicked; once more there, what lies below it. */
+  const pick = (event: MouseEvent): void => {
+    const at = state.pointer.value;
+    if (!state.pointing.value || at === undefined) return;
+    event.preventDefault();
+    host.ask('itemsAt', at).then(
+      (found) => {
+        const same = found.join() === state.pile.value.join();
+        const next = same ? found.indexOf(state.chosen.value[0]) + 1 : 0;
+        state.pile.value = found;
+        state.chosen.value = found.length === 0 ? [] : [found[next % found.length]];
+      },
+      () => undefined,
+    );
+  };
   return (
-    <main id="stage" ref={stage}>
+    <main id="stage" ref={stage} onClick={pick}>
       <div
         id="placed"
         ref={hold}
-        class={zoom.value > 2 ? 'pixels' : undefined}
+        class={[zoom.value > 2 && 'pixels', state.outlines.value && 'outlined', state.pointing.value && 'pointed']
+          .filter(Boolean)
+          .join(' ')}
         style={{ left: `${left}px`, top: `${top}px`, width: `${width}px`, height: `${height}px` }}
       >
         {children}

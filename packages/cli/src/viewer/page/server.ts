@@ -22,14 +22,9 @@ const post = (path: string, body: unknown): Promise<Response> =>
 
 export const server = {
   setup: async (): Promise<Setup> => (await (await ask(paths.setup)).json()) as Setup,
-  /** The line as it was written, for a line as it was served. */
-  async original(source: SourceLine): Promise<SourceLine> {
-    const query = new URLSearchParams({ file: source.file, line: String(source.line), column: String(source.column) });
-    return ask(`${paths.source}?${query}`).then(
-      async (response) => (await response.json()) as SourceLine,
-      () => source,
-    );
-  },
+  /** The lines as they were written, for lines as they were served. */
+  originals: async (sources: readonly SourceLine[]): Promise<SourceLine[]> =>
+    (await (await post(paths.source, sources)).json()) as SourceLine[],
   /** Keeps the dials beside the sketch; gives the file's name. */
   keepDials: async (values: object): Promise<string> => (await post(paths.dials, values)).text(),
   /** Keeps an input track beside the sketch; gives the file's name. */

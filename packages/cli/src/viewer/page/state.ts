@@ -1,4 +1,5 @@
 import { computed, signal } from '@preact/signals';
+import type { FrameDescription } from 'frame-juggler';
 import type { DialValue, LoopRange, Remark, Shown, SketchFacts } from '../messages.ts';
 
 /*
@@ -71,3 +72,24 @@ export const paper = signal(false);
 export const keysShown = signal(false);
 /** Where the pointer is over the picture, in the sketch's units. */
 export const pointer = signal<{ readonly x: number; readonly y: number } | undefined>();
+/** Outlines only, so that what is hidden shows; boxes; numbers in the order of drawing. */
+export const outlines = signal(false);
+export const boxes = signal(false);
+export const numbers = signal(false);
+
+/** What the frame at hand drew, once somebody looks; of which frame. */
+export const description = signal<FrameDescription | undefined>();
+/** The numbers of the items that are chosen, the first of them in detail. */
+export const chosen = signal<readonly number[]>([]);
+/** The numbers of the items that are left out of the picture. */
+export const leftOut = signal<ReadonlySet<number>>(new Set());
+/** Whether the list of items is open. */
+export const partsOpen = signal(false);
+/** Whether a click on the picture chooses what lies there. */
+export const pointing = signal(false);
+/** The numbers of what lay where it was clicked last, topmost first. */
+export const pile = signal<readonly number[]>([]);
+/** Whether anything on the page is made of the items. */
+export const looksInside = computed(() => partsOpen.value || outlines.value || boxes.value || numbers.value);
+/** How many sketches have been shown: another after each save. */
+export const loads = signal(0);

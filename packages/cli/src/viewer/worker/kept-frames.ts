@@ -56,6 +56,11 @@ export class KeptFrames {
     this.pictures.add(number, picture, picture.width * picture.height * 4);
   }
 
+  /** A frame as it was painted; undefined where it is forgotten. */
+  frame(number: number): Frame | undefined {
+    return this.frames.get(number);
+  }
+
   /** How to show a frame; undefined where too much of it is forgotten. */
   wayTo(number: number): Way | undefined {
     const frames: Frame[] = [];

@@ -60,6 +60,10 @@ export class Playback {
   private wish = 0;
   /** Whether the canvas shows anything yet. */
   private hasPicture = false;
+  /** Items that are left out of the picture, by their places in the frame. */
+  private leftOut: ReadonlySet<number> = new Set();
+  /** The frame at hand with the lines of its items, once somebody has asked. */
+  private traced: { readonly at: number; readonly frame: Frame } | undefined;
   private lookedAt = 0;
   private begunAt = 0;
 
@@ -141,6 +145,7 @@ export class Playback {
   setDial(name: string, value: unknown): void {
     this.run.setDial(name, value);
     this.kept.forget();
+    this.traced = undefined;
     if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
     this.ask(async () => {
       this.shown = -1;
@@ -148,6 +153,35 @@ export class Playback {
       if (this.sketch.frames === 1) await this.run.restart();
       await this.show(this.target);
     });
+  }
+
+  /** Leaves items out of the picture, by their numbers from 1; what was shown is drawn again without them. */
+  leaveOut(numbers: readonly number[]): void {
+    this.leftOut = new Set(numbers.map((number) => number - 1));
+    if (this.run.frame < 0) return;
+    this.kept.forgetPictures();
+    this.ask(async () => {
+      this.shown = -1;
+      await this.show(this.target);
+    });
+  }
+
+  /** The frame that is shown, painted once more with the sketch's line for each item. */
+  trace(): Promise<Frame> {
+    return this.inTurn(async () => {
+      const { run, target: at } = this;
+      if (this.traced?.at !== at) {
+        // Where an older frame is shown, the run goes back to it: to paint a frame, a run has to stand on it.
+        if (run.frame !== at) await run.goTo(at);
+        this.traced = { at, frame: await run.paint(true) };
+      }
+      return this.traced.frame;
+    });
+  }
+
+  /** The frame at hand as it was painted first, if it is not forgotten. */
+  get painted(): Frame | undefined {
+    return this.kept.frame(this.target);
   }
 
   addInput(events: readonly InputEvent[]): void {
@@ -181,6 +215,7 @@ export class Playback {
   private async begin(frame = 0): Promise<void> {
     this.input.forget();
     this.kept.forget();
+    this.traced = undefined;
     this.target = frame;
     this.shown = -1;
     await this.run.restart();
@@ -228,7 +263,9 @@ export class Playback {
 
   private draw(frame: Frame): void {
     const { density } = this.run;
-    this.surface.draw(frame.density === density ? frame : { ...frame, density });
+    const { leftOut } = this;
+    const order = leftOut.size === 0 ? frame.order : frame.order.filter((place) => !leftOut.has(place));
+    this.surface.draw(frame.density === density && order === frame.order ? frame : { ...frame, density, order });
     this.hasPicture = true;
   }
 
@@ -262,22 +299,27 @@ export class Playback {
     });
   }
 
-  /** Does something once what is under way has ended; of several that wait, the last is done at the end of all. */
+  /** Does something once what is under way has ended; of several that wait, only the last goes all the way. */
   private ask(job: () => Promise<void>): void {
     this.wish++;
-    this.waiting++;
-    this.work = this.work.then(async () => {
-      this.begunAt = this.lookedAt = performance.now();
-      try {
-        await job();
-      } catch (thrown) {
-        if (thrown instanceof Superseded) return;
-        this.isPlaying = false;
-        this.tell();
-        this.setting.onError(asSketchError(thrown));
-      } finally {
-        this.waiting--;
-      }
+    this.inTurn(job).catch((thrown: unknown) => {
+      if (thrown instanceof Superseded) return;
+      this.isPlaying = false;
+      this.tell();
+      this.setting.onError(asSketchError(thrown));
     });
+  }
+
+  private inTurn<T>(job: () => Promise<T>): Promise<T> {
+    this.waiting++;
+    const result = this.work.then(() => {
+      this.begunAt = this.lookedAt = performance.now();
+      return job();
+    });
+    this.work = result.then(
+      () => void this.waiting--,
+      () => void this.waiting--,
+    );
+    return result;
   }
 }

@@ -2,8 +2,10 @@ import {
   addHostCode,
   asSketchError,
   cssColor,
+  describeFrame,
   fitDials,
   isSketch,
+  itemsAt,
   loadFonts,
   makeTrack,
   parseDial,
@@ -27,6 +29,7 @@ import type {
   ToPage,
   ToWorker,
 } from '../messages.ts';
+import { notesOn } from './first-look.ts';
 import { Playback } from './playback.ts';
 import { listenToConsole, noteChance, Remarks } from './remarks.ts';
 
@@ -57,6 +60,7 @@ const handlers: { [Type in ToWorker['type']]: (message: Extract<ToWorker, { type
   speed: ({ speed }) => playback?.setSpeed(speed),
   range: ({ range }) => playback?.setRange(range),
   density: ({ density }) => playback?.setDensity(density),
+  leaveOut: ({ items }) => playback?.leaveOut(items),
   input: ({ events }) => playback?.addInput(events),
   dial({ name, value }) {
     try {
@@ -138,6 +142,19 @@ function begin(sketch: Sketch, beginning: Beginning): void {
   if (beginning.playing) playback.play();
   for (const message of waiting) handle(message);
   waiting = [];
+  setTimeout(() => void firstLook(playback!), firstLookAfter);
+}
+
+/** Milliseconds after which a new sketch is looked over. */
+const firstLookAfter = 400;
+
+/** Says what costs little to see of a sketch that was just loaded, and seldom is meant. */
+async function firstLook(playing: Playback): Promise<void> {
+  try {
+    for (const { text, source } of await notesOn(playing)) remarks.add('note', text, source);
+  } catch {
+    // What is wrong with the sketch is told where it is shown.
+  }
 }
 
 /** Calls a sketch's function; the page sees which, and for how long. */
@@ -211,6 +228,8 @@ const answers: {
     const { width, height, seed } = run;
     return makeTrack({ title, width, height, frameRate, seed }, input.events);
   },
+  description: async (_, playing) => describeFrame(await playing.trace()),
+  itemsAt: async ({ x, y }, playing) => itemsAt(await playing.trace(), x, y).map((place) => place + 1),
   colorAt({ x, y }) {
     const { width = 1, height = 1 } = canvas ?? {};
     const place = [Math.floor(x * width), Math.floor(y * height), 1, 1] as const;

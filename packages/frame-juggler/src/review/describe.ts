@@ -1,0 +1,197 @@
+import type { SourceLine } from '../error.ts';
+import type { Frame } from '../frame/frame.ts';
+import { FrameReader, type Group, type Item, type ItemPaint } from '../frame/reader.ts';
+import type { Box } from '../geometry/box.ts';
+import { determinant, inverse, type Matrix } from '../geometry/matrix.ts';
+import { pathBox } from '../geometry/path.ts';
+import { pathData, short } from '../geometry/write-path-data.ts';
+import { atan2 } from '../maths/arc.ts';
+import { hypot } from '../maths/power.ts';
+import { cssColor } from '../paint/color.ts';
+import { seenShares } from './seen.ts';
+
+/*
+ * What a frame drew, item by item, in words and numbers for a person. Nothing here is drawn; whoever shows it decides
+ * how.
+ */
+
+/** Why nothing of an item can be seen. */
+export type Hidden = 'no paint' | 'opacity 0' | 'squashed flat' | 'off the canvas' | 'clipped away' | 'covered';
+
+/** One item of a frame. */
+export interface ItemDescription {
+  /** Its place in the order of the calls, from 1. The list stands in painter's order, which layers may change. */
+  readonly number: number;
+  /** The call that drew it. */
+  readonly shape: string;
+  readonly label: string | undefined;
+  /** What a text says. */
+  readonly text: string | undefined;
+  /** The places in the frame's list of groups of those about it, outermost first: labeled ones and pictures of their own. */
+  readonly groups: readonly number[];
+  /** The line of the sketch, where the frame was painted with tracing on. */
+  readonly source: SourceLine | undefined;
+  /** The box of its outline, in the sketch's units. */
+  readonly box: Box;
+  /** Its outline as path data, in its own units, and the transform from those to the sketch's. */
+  readonly outline: string;
+  readonly transform: Matrix;
+  /** The transform in words: "moved to 480, 200, turned by 30°". Empty where it changes nothing. */
+  readonly placed: string;
+  /** How it is painted, in words. */
+  readonly style: string;
+  /** What part of what it would paint on the canvas can be seen, 0 to 1; undefined where the frame has too many items. */
+  readonly seen: number | undefined;
+  readonly hidden: Hidden | undefined;
+}
+
+/** A group of a frame. */
+export interface GroupDescription {
+  readonly label: string | undefined;
+  /** What makes it a picture of its own, in words; empty where it only has a label. */
+  readonly style: string;
+}
+
+export interface FrameDescription {
+  readonly groups: readonly GroupDescription[];
+  /** In painter's order: later ones cover earlier ones. */
+  readonly items: readonly ItemDescription[];
+}
+
+/** Above so many items it is not worked out what can be seen of each: every one is drawn by itself for that. */
+const maxForSeen = 3000;
+
+/** What a frame drew, in painter's order. */
+export function describeFrame(frame: Frame): FrameDescription {
+  const reader = new FrameReader(frame);
+  const items = reader.items();
+  const shares = items.length <= maxForSeen ? seenShares(frame) : undefined;
+  const canvas = canvasBox(frame);
+  const places = new Map<number, number[]>();
+  return {
+    groups: frame.groups.map((group) => ({ label: group.label, style: groupInWords(group) })),
+    items: items.map((item, i) => {
+      const place = frame.order[i];
+      const box = pathBox(item.path, item.transform);
+      const share = shares?.[i];
+      return {
+        number: place + 1,
+        shape: item.shape,
+        label: item.label,
+        text: item.text,
+        groups: groupsAbout(frame, frame.columns.group[place] ?? 0, places),
+        source: item.source,
+        box,
+        outline: pathData(item.path),
+        transform: item.transform,
+        placed: transformInWords(item.transform),
+        style: styleInWords(item),
+        seen: share?.seen,
+        hidden: whyHidden(item, box, canvas, share),
+      };
+    }),
+  };
+}
+
+/** The canvas in the sketch's units. */
+function canvasBox({ width, height, view }: Frame): Box {
+  const back = inverse(view);
+  if (back === undefined) return { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
+  return pathBox([0, 0, 0, 1, width, 0, 1, width, height, 1, 0, height], back);
+}
+
+function groupsAbout(frame: Frame, place: number, known: Map<number, number[]>): number[] {
+  if (place === 0) return [];
+  let about = known.get(place);
+  if (about === undefined) {
+    about = [...groupsAbout(frame, frame.groups[place - 1].parent, known), place - 1];
+    known.set(place, about);
+  }
+  return about;
+}
+
+function whyHidden(
+  item: Item,
+  box: Box,
+  canvas: Box,
+  share: { readonly seen: number; readonly painted: boolean } | undefined,
+): Hidden | undefined {
+  const { fill, stroke, opacity, transform } = item;
+  const reach = stroke === undefined ? 0 : stroke.width * Math.sqrt(Math.abs(determinant(transform)));
+  if (inverse(transform) === undefined) return 'squashed flat';
+  if (fill === undefined && (stroke === undefined || stroke.width === 0)) return 'no paint';
+  if (opacity === 0 || fadedAway(item.group)) return 'opacity 0';
+  if (box.right + reach < canvas.left || box.left - reach > canvas.right) return 'off the canvas';
+  if (box.bottom + reach < canvas.top || box.top - reach > canvas.bottom) return 'off the canvas';
+  if (share === undefined) return undefined;
+  if (!share.painted) return item.group === undefined ? 'no paint' : 'clipped away';
+  return share.seen === 0 ? 'covered' : undefined;
+}
+
+function fadedAway(group: Group | undefined): boolean {
+  for (let at = group; at !== undefined; at = at.parent) if (at.opacity === 0) return true;
+  return false;
+}
+
+/** A transform as a person would build it: moved, turned, leaned, scaled. Angles are degrees, clockwise. */
+export function transformInWords([a, b, c, d, e, f]: Matrix): string {
+  const words: string[] = [];
+  if (e !== 0 || f !== 0) words.push(`moved to ${short(e)}, ${short(f)}`);
+  // a, b, c, d = turn · lean · scale, read from its first column (QR by Gram and Schmidt).
+  const across = hypot(a, b);
+  const det = a * d - b * c;
+  if (across === 0 || det === 0) return [...words, 'squashed flat'].join(', ');
+  const turn = (atan2(b, a) * 180) / Math.PI;
+  const down = det / across;
+  const lean = (a * c + b * d) / det;
+  if (Math.abs(turn) > 1e-9) words.push(`turned by ${short(round(turn))}°`);
+  if (Math.abs(lean) > 1e-9) words.push(`leaned by ${short(round((atan2(lean, 1) * 180) / Math.PI))}°`);
+  const [x, y] = [round(across), round(down)];
+  if (x === y && x !== 1) words.push(`scaled by ${short(x)}`);
+  else if (x !== y) words.push(`scaled by ${short(x)}, ${short(y)}`);
+  return words.join(', ');
+}
+
+function round(value: number): number {
+  return Number(value.toPrecision(9));
+}
+
+function styleInWords({ fill, stroke, opacity, blend, layer }: Item): string {
+  const words: string[] = [];
+  if (fill !== undefined) words.push(`fill ${paintInWords(fill)}`);
+  if (stroke !== undefined) {
+    const dashed = stroke.dash.length > 0 ? `, dash ${stroke.dash.map(short).join(' ')}` : '';
+    words.push(`stroke ${paintInWords(stroke.paint)}, ${short(stroke.width)} wide${dashed}`);
+  }
+  if (words.length === 0) words.push('neither fill nor stroke');
+  if (opacity < 1) words.push(`opacity ${short(opacity)}`);
+  if (blend !== 'normal') words.push(`blend ${blend}`);
+  if (layer !== 0) words.push(`layer ${short(layer)}`);
+  return words.join('; ');
+}
+
+function groupInWords({
+  opacity,
+  blend,
+  clip,
+  isolated,
+}: Pick<Group, 'opacity' | 'blend' | 'clip' | 'isolated'>): string {
+  if (!isolated) return '';
+  const words: string[] = [];
+  if (opacity < 1) words.push(`opacity ${short(opacity)}`);
+  if (blend !== 'normal') words.push(`blend ${blend}`);
+  if (clip !== undefined) words.push('clipped');
+  return words.join('; ');
+}
+
+const paintNames = {
+  linear: 'linear gradient',
+  radial: 'radial gradient',
+  conic: 'conic gradient',
+  pattern: 'pattern',
+  picture: 'picture',
+} satisfies Record<Exclude<ItemPaint, number>['type'], string>;
+
+function paintInWords(paint: ItemPaint): string {
+  return typeof paint === 'number' ? cssColor(paint) : paintNames[paint.type];
+}

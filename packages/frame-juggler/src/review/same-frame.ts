@@ -1,0 +1,26 @@
+import type { Frame } from '../frame/frame.ts';
+
+/** What is compared of two frames: all but the lines that items came from. */
+function parts({ columns, path, matrices, order, sources: _, ...rest }: Frame): [unknown, ArrayLike<number>[]] {
+  const { source: _source, ...others } = columns;
+  const { pictures, ...plain } = rest;
+  return [
+    [plain, pictures.map(({ width, height, version }) => [width, height, version])],
+    [path, matrices, order, ...Object.values(others)],
+  ];
+}
+
+/** Whether two frames hold the same items, painted the same way. */
+export function isSameFrame(one: Frame, other: Frame): boolean {
+  const [plain, lists] = parts(one);
+  const [otherPlain, otherLists] = parts(other);
+  return (
+    lists.every((list, i) => isSameList(list, otherLists[i])) && JSON.stringify(plain) === JSON.stringify(otherPlain)
+  );
+}
+
+function isSameList(one: ArrayLike<number>, other: ArrayLike<number>): boolean {
+  if (one.length !== other.length) return false;
+  for (let i = 0; i < one.length; i++) if (!Object.is(one[i], other[i])) return false;
+  return true;
+}
