@@ -104,9 +104,9 @@ export class ViewerPage {
   /** The whole picture, as a PNG in a URL. */
   shot = (): Promise<string> =>
     this.page.evaluate(() => {
-      const canvas = document.querySelector<HTMLCanvasElement>('#canvas')!;
+      const canvas = document.querySelector<HTMLCanvasElement>('#canvas') ?? new OffscreenCanvas(1, 1);
       const copy = Object.assign(document.createElement('canvas'), { width: canvas.width, height: canvas.height });
-      copy.getContext('2d')!.drawImage(canvas, 0, 0);
+      copy.getContext('2d')!.drawImage(canvas as HTMLCanvasElement, 0, 0);
       return copy.toDataURL();
     });
 

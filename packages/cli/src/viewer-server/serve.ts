@@ -8,8 +8,9 @@ import { stripVTControlCharacters } from 'node:util';
 import { createServer, type Plugin, type ViteDevServer } from 'vite';
 import { asSketchError, SketchError, type SourceLine } from 'frame-juggler';
 import { checkSketchFile, dialFile, readDialFile, writeAtomically, writeDialFile } from 'frame-juggler/node';
+import { Edits } from '../by-hand/edits.ts';
 import { canCompile, compile } from '../compile.ts';
-import { paths, type Setup } from '../viewer/protocol.ts';
+import { paths, type Change, type Setup } from '../viewer/protocol.ts';
 import { Answers } from './answers.ts';
 import { Follower } from './follow.ts';
 import { fileOfRequest, guard, isWithin } from './guard.ts';
@@ -124,6 +125,7 @@ class SketchService {
   /** Files outside the sketch's folder that its code names. */
   private readonly named = new Set<string>();
   private readonly follower: Follower;
+  private readonly edits = new Edits();
   /** Pages that are open, to be told of saves. */
   private readonly pages = new Set<ServerResponse>();
   private server: ViteDevServer | undefined;
@@ -150,6 +152,7 @@ class SketchService {
       name: 'frame-juggler-sketch',
       enforce: 'pre',
       resolveId: (id) => library[id],
+      load: (id) => this.edits.preview(id.split('?')[0]),
       // Read as `juggle render` reads it, so that both say the same where it cannot be.
       transform: (source, id) => {
         const [code] = id.split('?');
@@ -211,12 +214,47 @@ class SketchService {
         return '';
       }),
     );
+    const { edits } = this;
+    middlewares.use(
+      paths.call,
+      answers.post(async (text) => {
+        const { file, line, column } = JSON.parse(text) as SourceLine;
+        return JSON.stringify(await edits.describe(this.partOfSketch(file), line, column));
+      }),
+    );
+    middlewares.use(
+      paths.tryOut,
+      answers.post(async (text) => {
+        const change = JSON.parse(text) as Change;
+        const file = this.partOfSketch(change.file);
+        if (change.changes.length === 0) edits.hide(file);
+        else await edits.show(change);
+        this.changed([file], []);
+        return '';
+      }),
+    );
+    middlewares.use(
+      paths.change,
+      answers.post(async (text) => {
+        const change = JSON.parse(text) as Change;
+        const file = this.partOfSketch(change.file);
+        await edits.write(change).finally(() => this.changed([file], []));
+        return '';
+      }),
+    );
+    middlewares.use(
+      paths.undo,
+      answers.post(async () => {
+        const file = await edits.undo();
+        this.changed([file], []);
+        return path.basename(file);
+      }),
+    );
     middlewares.use(
       paths.edit,
       answers.post(async (text) => {
-        const { file, line } = JSON.parse(text) as { file: string; line: number };
-        if (!this.isOpen(file) || isOwnCode(file)) throw new Error('this file is no part of the sketch');
-        await openEditor(file, line);
+        const { file, line } = JSON.parse(text) as SourceLine;
+        await openEditor(this.partOfSketch(file), line);
         return '';
       }),
     );
@@ -258,6 +296,14 @@ class SketchService {
   private isOpen(file: string): boolean {
     if (isWithin(this.folder, file) || isOwnCode(file) || this.named.has(file)) return true;
     return (this.server?.moduleGraph.getModulesByFile(file.replaceAll('\\', '/'))?.size ?? 0) > 0;
+  }
+
+  /** The file, if it is code of the sketch's. */
+  private partOfSketch(file: string): string {
+    const full = path.resolve(file);
+    if (!this.isOpen(full) || isOwnCode(full) || !canCompile(full) || full.includes('/node_modules/'))
+      throw new Error('this file is no part of the sketch');
+    return full;
   }
 
   private changed(changed: readonly string[], added: readonly string[]): void {

@@ -19,6 +19,14 @@ export const paths = {
   print: '/@juggle/print',
   /** Tells, as server-sent events, when the sketch or something it is made of was saved. */
   changes: '/@juggle/changes',
+  /** What the call at a {@link SourceLine} is given, as {@link CallFacts}. */
+  call: '/@juggle/call',
+  /** Shows a {@link Change} without writing it; without changes, takes back what is shown. */
+  tryOut: '/@juggle/try-out',
+  /** Writes a {@link Change}. */
+  change: '/@juggle/change',
+  /** Takes back the last change that was written, and answers with the file's name. */
+  undo: '/@juggle/undo',
   /** Opens the editor at a line. */
   edit: '/@juggle/edit',
 } as const;
@@ -37,4 +45,40 @@ export interface Setup {
   readonly dialTexts: readonly (readonly [name: string, text: string])[];
   /** Input to be played instead of the page's own. */
   readonly track?: InputTrack | undefined;
+}
+
+/** A part of what a call is given, as it stands in the source. */
+export interface CallPart {
+  /** The way to it: `at[0]`, `stroke.width`. */
+  readonly path: string;
+  /** What it is; what is computed cannot be changed by hand. */
+  readonly kind: 'number' | 'color' | 'text' | 'toggle' | 'computed';
+  readonly value?: number | string | boolean;
+  /** As it is written, where in the text, and in which line. */
+  readonly written: string;
+  readonly start: number;
+  readonly end: number;
+  readonly line: number;
+}
+
+export interface CallParts {
+  /** What is called, as it is written: `canvas.circle`. */
+  readonly name: string;
+  readonly parts: readonly CallPart[];
+}
+
+/** A call of a sketch, in a file of a version. */
+export interface CallFacts extends CallParts {
+  readonly file: string;
+  readonly version: string;
+  /** Whether the last change by hand was in this file, and can be taken back. */
+  readonly undoable: boolean;
+}
+
+/** Places of a file's text that are to be written otherwise. */
+export interface Change {
+  readonly file: string;
+  /** The version that the places were found in. */
+  readonly version: string;
+  readonly changes: readonly { readonly start: number; readonly end: number; readonly text: string }[];
 }

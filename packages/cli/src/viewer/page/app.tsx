@@ -2,6 +2,7 @@ import { useEffect } from 'preact/hooks';
 import type { ComponentChildren } from 'preact';
 import { Aids, Paper } from './aids.tsx';
 import { Button } from './button.tsx';
+import { followCall } from './by-hand.ts';
 import { Chance } from './chance.tsx';
 import { Dials } from './dials.tsx';
 import { FailureBox } from './failure.tsx';
@@ -36,6 +37,7 @@ function Part(given: {
 export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
   useEffect(() => listenForKeys(host), [host]);
   useEffect(() => followItems(host), [host]);
+  useEffect(() => followCall(), []);
   const facts = state.facts.value;
   const recording = state.recording.value;
   return (

@@ -8,16 +8,31 @@ const channels = (text: string): { hex: string; alpha: number } => {
 };
 
 /** A color: picked, with its opacity, or typed as CSS writes it. */
-export function ColorField(given: { id: string; name: string; value: string; onChange: (color: string) => void }) {
-  const { id, name, value, onChange } = given;
+export function ColorField(given: {
+  id: string;
+  name: string;
+  value: string;
+  onChange: (color: string) => void;
+  /** Whether it is told once a color is picked, and not at each on the way. */
+  onPicked?: boolean;
+}) {
+  const { id, name, value, onChange, onPicked } = given;
   const { hex, alpha } = channels(value);
   const write = (color: string, opacity: number): string => {
     const byte = Math.round(Math.min(1, Math.max(0, opacity)) * 255);
     return byte === 255 ? color : `${color}${byte.toString(16).padStart(2, '0')}`;
   };
+  const pick = (event: { currentTarget: HTMLInputElement }): void => onChange(write(event.currentTarget.value, alpha));
   return (
     <>
-      <input id={id} type="color" value={hex} onInput={(event) => onChange(write(event.currentTarget.value, alpha))} />
+      <input
+        id={id}
+        type="color"
+        aria-label={onPicked === true ? name : undefined}
+        value={hex}
+        onInput={onPicked === true ? undefined : pick}
+        onChange={onPicked === true ? pick : undefined}
+      />
       <input
         class="css"
         type="text"

@@ -20,6 +20,9 @@ import * as state from './state.ts';
 /** Milliseconds between two looks at what the sketch is doing. */
 const lookEvery = 100;
 
+/** The width and height of a canvas that has shown nothing yet. */
+const unseen = 1;
+
 /** A worker, and the canvas on which its sketch draws. */
 class Stage {
   readonly canvas = document.createElement('canvas');
@@ -46,6 +49,7 @@ class Stage {
   }
 
   open(module: string, beginning: Beginning): void {
+    this.canvas.width = this.canvas.height = unseen;
     const canvas = this.canvas.transferControlToOffscreen();
     this.worker.postMessage({ type: 'open', module, canvas, calls: this.calls.memory, beginning } satisfies ToWorker, [
       canvas,
@@ -337,15 +341,27 @@ export class SketchHost {
     // By number it may be something else now: what is chosen can be seen, what is left out cannot.
     state.pile.value = [];
     state.leftOut.value = new Set();
-    const old = this.place.querySelector('canvas');
-    if (old !== null) old.id = '';
-    stage.canvas.id = 'canvas';
-    this.place.append(stage.canvas);
-    // The screen has the new picture a moment later than the worker: until then the old one stays over it.
-    requestAnimationFrame(() => requestAnimationFrame(() => old?.remove()));
+    this.reveal(stage.canvas);
     this.spare ??= this.newStage();
     // What was chosen while it was loading.
     stage.tell({ type: 'density', density: this.density });
+  }
+
+  /** Puts a new canvas in the place of the old one once the screen has its picture, a moment later than the worker. */
+  private reveal(canvas: HTMLCanvasElement): void {
+    const { place } = this;
+    place.append(canvas);
+    let looks = 0;
+    const look = (): void => {
+      // A canvas has the size of its picture once that has come; one more frame, and it is on the screen.
+      if (canvas.width === unseen && ++looks < 100) return void requestAnimationFrame(look);
+      requestAnimationFrame(() => {
+        if (canvas.parentElement !== place) return;
+        while (place.firstElementChild !== canvas) place.firstElementChild!.remove();
+        canvas.id = 'canvas';
+      });
+    };
+    look();
   }
 
   private misfit({ name, reason }: Extract<ToPage, { type: 'misfit' }>): void {

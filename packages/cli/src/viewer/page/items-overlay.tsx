@@ -1,5 +1,6 @@
 import type { ItemDescription, Matrix } from 'frame-juggler';
 import { toPage } from './aids.tsx';
+import { Grips } from './grips.tsx';
 import { placed } from './picture.tsx';
 import * as state from './state.ts';
 
@@ -30,6 +31,9 @@ export function ItemsOverlay() {
           <Outline key={item.number} item={item} kind="chosen-outline" />
         ))}
       </g>
+      {chosen.slice(0, 1).map((item) => (
+        <Grips key="grips" item={item} view={view} />
+      ))}
       {state.numbers.value &&
         items.map((item) => {
           const [x, y] = middleOf(item, view);

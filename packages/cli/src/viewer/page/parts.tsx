@@ -1,6 +1,7 @@
 import { useState } from 'preact/hooks';
 import type { FrameDescription, ItemDescription } from 'frame-juggler';
 import { Button } from './button.tsx';
+import { Given } from './given.tsx';
 import type { SketchHost } from './host.ts';
 import { SourceLink } from './notes.tsx';
 import { short } from './number-field.tsx';
@@ -225,6 +226,7 @@ function Chosen({ frame }: { frame: FrameDescription }) {
       <dd>{style}</dd>
       <dt>Seen</dt>
       <dd>{seenInWords(item) || 'not worked out for so many items'}</dd>
+      <Given others={siblings.length - 1} />
     </dl>
   );
 }

@@ -87,6 +87,9 @@ export function PictureRoom(given: { host: SketchHost; place: HTMLElement; child
   /** Chooses what lies where the picture is clicked; once more there, what lies below it. */
   const pick = (event: MouseEvent): void => {
     const at = state.pointer.value;
+    const wasDragged = state.dragged.value;
+    state.dragged.value = false;
+    if (wasDragged) return;
     if (!state.pointing.value || at === undefined) return;
     event.preventDefault();
     host.ask('itemsAt', at).then(

@@ -1,5 +1,5 @@
 import type { SourceLine } from 'frame-juggler';
-import { paths, type Setup } from '../protocol.ts';
+import { paths, type CallFacts, type Change, type Setup } from '../protocol.ts';
 
 /*
  * What the page asks its own server. The token in the page's head shows that it is this page that asks.
@@ -31,6 +31,14 @@ export const server = {
   keepTrack: async (track: string): Promise<string> => (await post(paths.track, track)).text(),
   /** Shows in the terminal what the sketch has printed. */
   print: async (lines: readonly string[]): Promise<void> => void (await post(paths.print, lines)),
+  /** What the call at a line is given. */
+  call: async (source: SourceLine): Promise<CallFacts> => (await (await post(paths.call, source)).json()) as CallFacts,
+  /** Shows a change without writing it; without changes, takes back what is shown. */
+  tryOut: async (change: Change): Promise<void> => void (await post(paths.tryOut, change)),
+  /** Writes a change. */
+  change: async (change: Change): Promise<void> => void (await post(paths.change, change)),
+  /** Takes back the last change that was written; gives the file's name. */
+  undo: async (): Promise<string> => (await post(paths.undo, '')).text(),
   /** Opens the editor at a line. */
   edit: async (file: string, line: number): Promise<void> => void (await post(paths.edit, { file, line })),
 };

@@ -93,3 +93,5 @@ export const pile = signal<readonly number[]>([]);
 export const looksInside = computed(() => partsOpen.value || outlines.value || boxes.value || numbers.value);
 /** How many sketches have been shown: another after each save. */
 export const loads = signal(0);
+/** Whether something was just dragged: the click that ends it chooses nothing. */
+export const dragged = signal(false);

@@ -1,0 +1,76 @@
+import { createHash } from 'node:crypto';
+import { readFile, writeFile } from 'node:fs/promises';
+import path from 'node:path';
+import type { CallFacts, Change } from '../viewer/protocol.ts';
+import { partsOfCall } from './call-parts.ts';
+
+const versionOf = (text: string): string => createHash('sha1').update(text).digest('hex');
+
+/** A text with some places of it written otherwise. */
+function withChanges(text: string, changes: Change['changes']): string {
+  let result = text;
+  for (const { start, end, text: written } of [...changes].sort((one, other) => other.start - one.start))
+    result = result.slice(0, start) + written + result.slice(end);
+  return result;
+}
+
+/**
+ * Changes of source files by hand: those literals and nothing else, never onto a file that has changed in the meantime.
+ * A preview changes no file; an undo brings back the bytes there were.
+ */
+export class Edits {
+  /** Files as they would be, while something is being dragged. */
+  private readonly previews = new Map<string, string>();
+  private readonly done: { readonly file: string; readonly before: string; readonly after: string }[] = [];
+
+  /** A file as it would be; undefined where it is as it is. */
+  preview(file: string): string | undefined {
+    return this.previews.get(file);
+  }
+
+  /** What a call is given. @throws Error where the line holds no call */
+  async describe(file: string, line: number, column: number): Promise<CallFacts> {
+    const code = await readFile(file, 'utf8');
+    const parts = partsOfCall(file, code, line, column);
+    if (parts === undefined) throw new Error(`there is no call in line ${line} of ${path.basename(file)}`);
+    return { ...parts, file, version: versionOf(code), undoable: this.done.at(-1)?.file === file };
+  }
+
+  /** Shows a change without writing it. */
+  async show({ file, version, changes }: Change): Promise<void> {
+    this.previews.set(file, withChanges(await this.unchanged(file, version), changes));
+  }
+
+  /** Takes back what is shown and not written. */
+  hide(file: string): void {
+    this.previews.delete(file);
+  }
+
+  /** Writes a change. */
+  async write({ file, version, changes }: Change): Promise<void> {
+    this.hide(file);
+    const before = await this.unchanged(file, version);
+    const after = withChanges(before, changes);
+    if (after === before) return;
+    // In its place, so that its mode, and whatever leads to it, stay as they are.
+    await writeFile(file, after);
+    this.done.push({ file, before, after });
+  }
+
+  /** Brings back what was before the last change; gives the file's name. */
+  async undo(): Promise<string> {
+    const last = this.done.at(-1);
+    if (last === undefined) throw new Error('nothing was changed by hand');
+    await this.unchanged(last.file, versionOf(last.after));
+    await writeFile(last.file, last.before);
+    this.done.pop();
+    return last.file;
+  }
+
+  private async unchanged(file: string, version: string): Promise<string> {
+    const code = await readFile(file, 'utf8');
+    if (versionOf(code) !== version)
+      throw new Error(`${path.basename(file)} has changed in the meantime: nothing was written`);
+    return code;
+  }
+}

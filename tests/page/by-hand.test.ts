@@ -1,0 +1,111 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { until, ViewerPage } from './viewer.ts';
+
+/* Numbers by hand: what is moved in the picture, or changed beside it, changes the literal in the sketch, and nothing else. */
+const sketch = `import { defineSketch, dial } from 'frame-juggler';
+// Written by hand: two  spaces, and a tab\tstay.
+const x = 20;
+export default defineSketch({
+  title: 'Crate', canvas: { width: 400, height: 200 },
+  paint(canvas) {
+    canvas.group({ translate: [60, -20], rotate: 30, scale: 2 }, () => {
+      canvas.rect({ at: [100, 10], size: 30, fill: 'teal', label: 'crate' }); // stays
+    });
+    canvas.circle({ at: [x, 80], radius: 12.5, fill: "#d5603f", label: 'buoy' });
+    for (let i = 0; i < 3; i++) canvas.rect({ at: [300 + i * 20, 180], size: [12, 20], label: 'post' });
+    canvas.line({ from: [250, 20], to: [350, 20], stroke: { color: 'black', width: 2 }, label: 'rope' });
+  },
+});
+`;
+let viewer: ViewerPage;
+beforeAll(async () => {
+  viewer = await ViewerPage.open({ 'crate.ts': sketch }, { viewport: { width: 1280, height: 800 } });
+  await viewer.button('Pause').click();
+  await viewer.openPart('Parts');
+}, 60_000);
+afterAll(async () => {
+  await viewer.close();
+  expect(viewer.complaints).toEqual([]);
+});
+
+const text = (): string => readFileSync(viewer.file('crate.ts'), 'utf8');
+
+async function choose(label: string): Promise<void> {
+  await viewer.page.locator('.parts .item', { hasText: label }).first().click();
+  await until(async () => (await viewer.page.locator('.given').count()) > 0, true);
+}
+
+/** Drags what is at a point of the sketch by so many pixels of the page; `while held` is done before it is let go. */
+async function drag(x: number, y: number, dx: number, dy: number, held?: () => Promise<void>): Promise<void> {
+  const box = (await viewer.page.locator('#canvas').boundingBox())!;
+  const [left, top] = [box.x + (x / 400) * box.width, box.y + (y / 200) * box.height];
+  await viewer.page.mouse.move(left, top);
+  await viewer.page.mouse.down();
+  await viewer.page.mouse.move(left + dx / 2, top + dy / 2, { steps: 3 });
+  await viewer.page.mouse.move(left + dx, top + dy, { steps: 3 });
+  await held?.();
+  await viewer.page.mouse.up();
+}
+
+describe('numbers by hand', () => {
+  test('a shape is dragged through all that is in force; the picture follows, undo brings back the same bytes', async () => {
+    await choose('crate');
+    const scale = (await viewer.page.locator('#canvas').boundingBox())!.width / 400;
+    // The middle of the crate: [100, 10] turned by 30°, doubled and moved.
+    const turn = Math.PI / 6;
+    const [x, y] = [60 + 2 * (100 * Math.cos(turn) - 10 * Math.sin(turn)), -20 + 2 * (100 * Math.sin(turn) + 10 * Math.cos(turn))];
+    await drag(x, y, 40, 0, async () => {
+      // While it is held the picture shows it there, and the file is as it was.
+      await until(() => viewer.color((x + 24 + 40 / scale) / 400, y / 200), '0 128 128');
+      expect(text()).toBe(sketch);
+    });
+    await until(() => text() === sketch, false);
+    const [, left, top] = /at: \[([-\d.]+), ([-\d.]+)\], size: 30/.exec(text()) ?? [];
+    expect(Math.abs(Number(left) - (100 + (40 / scale / 2) * Math.cos(turn)))).toBeLessThanOrEqual(0.5);
+    expect(Math.abs(Number(top) - (10 - (40 / scale / 2) * Math.sin(turn)))).toBeLessThanOrEqual(0.5);
+    expect(text()).toBe(sketch.replace('at: [100, 10], size: 30', `at: [${left}, ${top}], size: 30`));
+    await viewer.button('Undo').click();
+    await until(text, sketch);
+  }); // prettier-ignore
+
+  test('of a computed point only the other number moves, and the page says why', async () => {
+    await choose('buoy');
+    await drag(20, 80, 30, 30);
+    await until(() => text() === sketch, false);
+    expect(text()).toMatch(/canvas\.circle\(\{ at: \[x, 9\d(\.\d)?\], radius: 12\.5/);
+    expect(await viewer.page.locator('#notice').textContent()).toBe('at[0] is computed, in line 10: x');
+    await viewer.button('Undo').click();
+    await until(text, sketch);
+  });
+
+  test('a point, a radius and a corner are pulled', async () => {
+    const scale = (await viewer.page.locator('#canvas').boundingBox())!.width / 400;
+    await choose('rope');
+    await until(() => viewer.page.locator('[data-grip=to]').count(), 1);
+    await drag(350, 20, 20 * scale, 10 * scale);
+    await until(text, sketch.replace('to: [350, 20]', 'to: [370, 30]'));
+    await viewer.button('Undo').click();
+    await until(text, sketch);
+  });
+
+  test('a number is scrubbed and typed, a color picked; a loop says how many follow', async () => {
+    await choose('post');
+    expect(await viewer.page.locator('.chosen').textContent()).toMatch(/canvas\.rect; 2 others follow/);
+    const handle = viewer.page.locator('.given .way', { hasText: 'size[1]' });
+    const box = (await handle.boundingBox())!;
+    await viewer.page.mouse.move(box.x + 5, box.y + 5);
+    await viewer.page.mouse.down();
+    await viewer.page.mouse.move(box.x + 5 + 30, box.y + 5, { steps: 5 });
+    await viewer.page.mouse.up();
+    await until(text, sketch.replace('size: [12, 20]', 'size: [12, 30]'));
+    await until(() => viewer.field('size[1]').inputValue(), '30');
+    await viewer.enter(viewer.field('size[0]'), '9.5');
+    await until(text, sketch.replace('size: [12, 20]', 'size: [9.5, 30]'));
+    await choose('buoy');
+    await viewer.page.getByRole('textbox', { name: 'fill, as CSS writes it' }).fill('#00ff00');
+    await viewer.page.keyboard.press('Enter');
+    await until(text, sketch.replace('size: [12, 20]', 'size: [9.5, 30]').replace('"#d5603f"', '"#00ff00"'));
+    await until(() => viewer.color(20 / 400, 80 / 200), '0 255 0');
+  });
+});
