@@ -54,7 +54,9 @@ describe('what is no file', () => {
   };
   const mounts = spawnSync('unshare', ['-rm', 'mount', '-t', 'tmpfs', 'tmpfs', '/mnt']).status === 0;
   const mounted = mounts ? test : test.skip;
-  mounted.each(['all.mp4', 'all.webm', 'all.gif', 'all.y4m'])('a disk that is full before %s is whole', (output) => {
+  // Videos are made by an encoder that is installed, or is not.
+  const videos = spawnSync('ffmpeg', ['-version']).status === 0 ? ['all.mp4', 'all.webm'] : [];
+  mounted.each([...videos, 'all.gif', 'all.y4m'])('a disk that is full before %s is whole', (output) => {
     expect(onDisk('size=4k', output)).toMatchObject({
       status: 2,
       stderr: `juggle: disk/${output} could not be written: the disk is full. Nothing was written to disk/${output}\n`,

@@ -32,7 +32,7 @@ afterAll(async () => {
 /** Shows a frame, and gives its picture once it is there. */
 async function at(frame: number): Promise<string> {
   await viewer.enter(viewer.field('Frame'), String(frame));
-  await until(async () => viewer.page.locator('#canvas').getAttribute('data-frame'), String(frame));
+  await until(async () => viewer.page.locator('#canvas').getAttribute('data-frame'), String(frame), 60);
   await viewer.page.waitForTimeout(80);
   return viewer.shot();
 }

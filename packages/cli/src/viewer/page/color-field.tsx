@@ -1,11 +1,18 @@
 import { cssColor, readColor, type Color } from 'frame-juggler';
 import { NumberField } from './number-field.tsx';
+import { TextField } from './text-field.tsx';
 
-const channels = (text: string): { hex: string; alpha: number } => {
-  const color: Color = readColor('color', 'value', text);
+/** A color in the parts that a browser's own picker knows; black where it cannot be read, as it is only just being tried. */
+function channels(text: string): { hex: string; alpha: number } {
+  let color: Color;
+  try {
+    color = readColor('color', 'value', text);
+  } catch {
+    return { hex: '#000000', alpha: 1 };
+  }
   const hex = cssColor(color.packed);
   return { hex: hex.slice(0, 7), alpha: hex.length === 9 ? parseInt(hex.slice(7), 16) / 255 : 1 };
-};
+}
 
 /** A color: picked, with its opacity, or typed as CSS writes it. */
 export function ColorField(given: {
@@ -33,13 +40,7 @@ export function ColorField(given: {
         onInput={onPicked === true ? undefined : pick}
         onChange={onPicked === true ? pick : undefined}
       />
-      <input
-        class="css"
-        type="text"
-        aria-label={`${name}, as CSS writes it`}
-        value={value}
-        onChange={(event) => onChange(event.currentTarget.value)}
-      />
+      <TextField class="css" name={`${name}, as CSS writes it`} value={value} onChange={onChange} />
       <NumberField
         name={`${name}, opacity`}
         value={Number(alpha.toFixed(3))}

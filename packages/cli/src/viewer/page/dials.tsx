@@ -6,6 +6,7 @@ import { ColorField } from './color-field.tsx';
 import type { SketchHost } from './host.ts';
 import { NumberField, short } from './number-field.tsx';
 import * as state from './state.ts';
+import { TextField } from './text-field.tsx';
 
 type Control<Type extends DialControl['type'], Value extends DialValue> = (given: {
   id: string;
@@ -68,9 +69,7 @@ const controls: { [Type in DialControl['type']]: Control<Type, Values[Type]> } =
       ))}
     </select>
   ),
-  text: ({ id, value, turn }) => (
-    <input id={id} type="text" value={value} onInput={(event) => turn(event.currentTarget.value)} />
-  ),
+  text: ({ id, value, turn }) => <TextField id={id} value={value} onChange={turn} live />,
   point: ({ id, label, value, turn }) => (
     <>
       <NumberField id={id} name={`${label}, x`} value={value.x} onChange={(x) => turn({ x, y: value.y })} />

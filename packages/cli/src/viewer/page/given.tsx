@@ -4,6 +4,7 @@ import { Button } from './button.tsx';
 import { call, letBe, tryOut, undo, whyFixed, write } from './by-hand.ts';
 import { ColorField } from './color-field.tsx';
 import { NumberField } from './number-field.tsx';
+import { TextField } from './text-field.tsx';
 
 /** What the chosen item's call is given, as it is written: numbers, colors and words can be changed here. */
 export function Given({ others }: { others: number }) {
@@ -57,14 +58,7 @@ function Part({ part, onChange }: { part: CallPart; onChange: (value: number | s
             onChange={(event) => onChange(event.currentTarget.checked)}
           />
         )}
-        {kind === 'text' && (
-          <input
-            type="text"
-            aria-label={path}
-            value={value as string}
-            onChange={(event) => onChange(event.currentTarget.value)}
-          />
-        )}
+        {kind === 'text' && <TextField name={path} value={value as string} onChange={onChange} />}
         {kind === 'computed' && (
           <code title={`Computed, in line ${line}: it is changed there`}>
             {written.length > 60 ? `${written.slice(0, 57)}…` : written}
