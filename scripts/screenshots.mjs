@@ -22,8 +22,6 @@ render('wakes/wakes', 'wakes', '--seconds', '8.6', '--density', '1.3');
 render('crane/crane', 'crane', '--seconds', '6.1', '--density', '1.3');
 render('rain/rain', 'rain', '--seconds', '3', '--density', '1.3');
 render('tide/tide', 'tide', '--seconds', '10', '--density', '1.3');
-render('watch/watch', 'watch', '--seconds', '6.5', '--density', '1.3');
-render('bunting/bunting', 'bunting', '--seconds', '1', '--density', '1.7');
 execFileSync(process.execPath, [juggle, 'strip', 'examples/pellan-quay/quay.ts', '-o', shot('strip'), '--count', '12']);
 
 await terminalShot(shot('terminal'));
@@ -32,37 +30,84 @@ const folder = mkdtempSync(path.join(tmpdir(), 'juggle-shots-'));
 cpSync('examples/pellan-quay', path.join(folder, 'pellan-quay'), { recursive: true });
 cpSync('examples/palette.ts', path.join(folder, 'palette.ts'));
 const sketch = path.join(folder, 'pellan-quay/quay.ts');
-const play = async (file) => {
-  const viewer = spawn(process.execPath, [juggle, 'play', file]);
-  const url = await new Promise((resolve) => viewer.stdout.on('data', (data) => resolve(/http:\S+/.exec(data)[0])));
-  return { viewer, url };
-};
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-const frames = () => page.waitForFunction(() => /Frame [1-9]\d/.test(document.querySelector('#frame').textContent));
-const tuned = await play('examples/rain/rain.ts');
-await page.goto(tuned.url);
-await page.locator('#dial-wind').fill('-210');
-await page.locator('#dial-drops').fill('700');
-await page.click('#another');
-await frames();
-await page.click('text=Pause');
-await page.screenshot({ path: shot('play') });
-tuned.viewer.kill();
-const { viewer, url } = await play(sketch);
-await page.goto(url);
-await frames();
-await page.click('text=Pause');
-writeFileSync(
-  sketch,
-  readFileSync(sketch, 'utf8').replace("fill: '#fff6d8', label: 'sun'", "fill: '#fff6d8', lable: 'sun'"),
+
+/** Shows a sketch in the viewer, for as long as `work` takes. */
+const play = async (file, work, { at = 62, colorScheme = 'light', size = [1280, 800] } = {}) => {
+  const viewer = spawn(process.execPath, [juggle, 'play', file, '--no-open']);
+  const url = await new Promise((resolve) => viewer.stdout.on('data', (data) => resolve(/http:\S+/.exec(data)[0])));
+  await page.setViewportSize({ width: size[0], height: size[1] });
+  await page.emulateMedia({ colorScheme });
+  await page.goto(url);
+  await page.waitForSelector('#canvas');
+  await button('Pause').click();
+  await enter('Frame', at);
+  await work();
+  viewer.kill();
+};
+const button = (name) => page.getByRole('button', { name, exact: true });
+const enter = async (name, value) => {
+  const field = page.getByRole('textbox', { name, exact: true });
+  await field.fill(String(value));
+  await field.press('Enter');
+};
+const part = (title) => page.locator('summary', { hasText: title }).click();
+const settled = () => page.waitForTimeout(900);
+const clickAt = async (x, y) => {
+  const box = await page.locator('#canvas').boundingBox();
+  await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
+};
+await play(sketch, async () => {
+  for (const title of ['Dials', 'Chance', 'Parts']) await part(title);
+  await button('Point').click();
+  await settled();
+  await clickAt(0.845, 0.5);
+  await settled();
+  await page.screenshot({ path: shot('play') });
+});
+await play(
+  'examples/lighthouse/lighthouse.ts',
+  async () => {
+    await part('Aids');
+    for (const aid of ['Graph paper', /Outlines only/]) await page.getByLabel(aid).check();
+    await settled();
+    await page.screenshot({ path: shot('outlines') });
+  },
+  { colorScheme: 'dark' },
 );
-await page.waitForSelector('#failure:not([hidden])');
-await page.screenshot({ path: shot('play-error') });
-viewer.kill();
+await play('examples/rain/rain.ts', async () => {
+  await page.locator('#dial-drops').fill('700');
+  await button('9 variations').click();
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('.variation canvas')].every(({ width }) => width === 320),
+  );
+  await settled();
+  await page.screenshot({ path: shot('variations') });
+});
+await play(
+  'examples/rain/rain.ts',
+  async () => {
+    await page.locator('#dial-wind').fill('-210');
+    await settled();
+    await page.screenshot({ path: shot('phone') });
+  },
+  { size: [390, 844] },
+);
+await play(sketch, async () => {
+  writeFileSync(
+    sketch,
+    readFileSync(sketch, 'utf8').replace("fill: '#fff6d8', label: 'sun'", "fill: '#fff6d8', lable: 'sun'"),
+  );
+  await page.waitForSelector('#failure');
+  await settled();
+  await page.screenshot({ path: shot('play-error') });
+});
+await page.setViewportSize({ width: 1280, height: 800 });
+await page.emulateMedia({ colorScheme: 'light' });
 
 const site = await createServer({
   configFile: path.resolve('examples/page/vite.config.js'),

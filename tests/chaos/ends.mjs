@@ -6,7 +6,10 @@ import { decode, decodeApng } from 'fast-png';
 import { GifReader } from 'omggif';
 
 export const command = path.resolve('packages/cli/dist/juggle.js');
-export const outputs = ['f/%03d.png', 'f/%03d.svg', 'all.gif', 'all.apng', 'all.y4m', 'all.mp4', 'all.webm'];
+/** Videos are made by an encoder that is installed, or is not. */
+const videos = spawnSync('ffmpeg', ['-version']).status === 0 ? ['all.mp4', 'all.webm'] : [];
+if (videos.length === 0) console.log('No encoder is installed: no video is attacked.');
+export const outputs = ['f/%03d.png', 'f/%03d.svg', 'all.gif', 'all.apng', 'all.y4m', ...videos];
 /** Milliseconds: how long a signal may take, and an encoder that nobody needs any more. */
 const most = { signal: 5000, orphan: 1000 };
 

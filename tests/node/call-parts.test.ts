@@ -37,7 +37,7 @@ test('edits change those places only, keep the mode, refuse what has changed, an
   writeFileSync(file, first);
   chmodSync(file, 0o640);
   const edits = new Edits();
-  const facts = await edits.describe(file, 1, 8);
+  const facts = (await edits.describe(file, 1, 8))!;
   const change = { file, version: facts.version, changes: facts.parts.slice(0, 2).map(({ start, end }, i) => ({ start, end, text: String(-70 - i) })) };
   const changed = "canvas.dot({ at: [-70, -71], fill: 'red' });\r\n";
   await edits.show(change);

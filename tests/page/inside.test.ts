@@ -57,7 +57,7 @@ describe('the items', () => {
     expect(await viewer.page.locator('.pile').textContent()).toBe('There, from the top: 4 rect post2 circle lamp1 rect sky');
     await viewer.page.mouse.click(...(await onPage(200, 100)));
     await until(detail, /^Item2 circle lampLinepier\.ts:8Where190, 90 to 210, 110 \(20 × 20\)/);
-    expect(await detail()).toMatch(/Seencovered$/);
+    expect(await detail()).toMatch(/Seencovered/);
     expect(await outlines('chosen-outline')).toBe(1);
     await viewer.page.locator('.parts .item', { hasText: '3 rect post' }).click();
     await viewer.button('all 3 of it').click();

@@ -99,6 +99,17 @@ test('every kind of dial has its control, and turns what the sketch is told', ()
     await viewer.enter(viewer.field('mooring, y'), '8.25');
     const turned = { mast: 4.55, sail: '#0077b680', storm: false, berth: 'south', name: 'Tern & <son>', mooring: { x: -7, y: 8.25 } };
     await until(told, turned);
+    // A point is dragged over the picture too.
+    const grip = (await page.locator('[data-dial=mooring]').boundingBox())!;
+    const { width } = (await page.locator('#canvas').boundingBox())!;
+    await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(grip.x + grip.width / 2 + (50 * width) / 400, grip.y + grip.height / 2, { steps: 4 });
+    await page.mouse.up();
+    await until(async () => Math.round((await told() as { mooring: { x: number } }).mooring.x), 43);
+    await viewer.enter(page.locator('#dial-mooring'), '-7');
+    await viewer.enter(viewer.field('mooring, y'), '8.25');
+    await until(told, turned);
     // What is no number changes nothing.
     await viewer.enter(page.locator('#dial-mast'), 'tall');
     expect(await page.locator('#dial-mast').inputValue()).toBe('4.55');

@@ -28,12 +28,15 @@ export class Edits {
     return this.previews.get(file);
   }
 
-  /** What a call is given. @throws Error where the line holds no call */
-  async describe(file: string, line: number, column: number): Promise<CallFacts> {
-    const code = await readFile(file, 'utf8');
-    const parts = partsOfCall(file, code, line, column);
-    if (parts === undefined) throw new Error(`there is no call in line ${line} of ${path.basename(file)}`);
-    return { ...parts, file, version: versionOf(code), undoable: this.done.at(-1)?.file === file };
+  /** What a call is given; undefined where that line holds none, as the file has just changed, or cannot be read. */
+  async describe(file: string, line: number, column: number): Promise<CallFacts | undefined> {
+    try {
+      const code = await readFile(file, 'utf8');
+      const parts = partsOfCall(file, code, line, column);
+      return parts && { ...parts, file, version: versionOf(code), undoable: this.done.at(-1)?.file === file };
+    } catch {
+      return undefined;
+    }
   }
 
   /** Shows a change without writing it. */

@@ -18,26 +18,35 @@ export class Answers {
     return this.answer('POST', async (request) => work(await read(request)));
   }
 
+  /** Takes a text, and answers bit by bit. */
+  stream(work: (text: string, response: ServerResponse) => Promise<void>): Connect.NextHandleFunction {
+    return this.handle('POST', async (request, response) => work(await read(request), response));
+  }
+
   private answer(
     method: string,
     work: (request: Connect.IncomingMessage) => Promise<string> | string,
+  ): Connect.NextHandleFunction {
+    return this.handle(method, async (request, response) => end(response, 200, await work(request)));
+  }
+
+  private handle(
+    method: string,
+    work: (request: Connect.IncomingMessage, response: ServerResponse) => Promise<void>,
   ): Connect.NextHandleFunction {
     return (request, response) => {
       if (request.method !== method || request.headers['x-juggle-token'] !== this.token)
         return end(response, 403, 'only the viewer’s own page may ask this');
       response.setHeader('Cache-Control', 'no-store');
-      void (async () => {
-        try {
-          end(response, 200, await work(request));
-        } catch (error) {
-          end(response, 500, error instanceof Error ? error.message : String(error));
-        }
-      })();
+      work(request, response).catch((error: unknown) =>
+        end(response, 500, error instanceof Error ? error.message : String(error)),
+      );
     };
   }
 }
 
 function end(response: ServerResponse, status: number, text: string): void {
+  if (response.headersSent) return void response.end();
   response.statusCode = status;
   response.setHeader('Content-Type', 'text/plain; charset=utf-8');
   response.end(text);

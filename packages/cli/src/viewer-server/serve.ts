@@ -11,9 +11,11 @@ import { checkSketchFile, dialFile, readDialFile, writeAtomically, writeDialFile
 import { Edits } from '../by-hand/edits.ts';
 import { canCompile, compile } from '../compile.ts';
 import { paths, type Change, type Setup } from '../viewer/protocol.ts';
+import type { RenderWish } from '../viewer/render-wish.ts';
 import { Answers } from './answers.ts';
 import { Follower } from './follow.ts';
 import { fileOfRequest, guard, isWithin } from './guard.ts';
+import { renderOut } from './render-out.ts';
 import { sourceLine } from './source-lines.ts';
 import { staticFiles } from './static-files.ts';
 
@@ -25,7 +27,7 @@ export interface Viewer {
 }
 
 /** How the run is to begin, by the command's options. */
-export type ViewerSetup = Omit<Setup, 'dials' | 'dialFile' | 'dialFault'>;
+export type ViewerSetup = Omit<Setup, 'dials' | 'dialFile' | 'dialFault' | 'file'>;
 
 /** The port that is tried first where none is asked for; where it is taken, the next. */
 const usualPort = 4646;
@@ -219,7 +221,7 @@ class SketchService {
       paths.call,
       answers.post(async (text) => {
         const { file, line, column } = JSON.parse(text) as SourceLine;
-        return JSON.stringify(await edits.describe(this.partOfSketch(file), line, column));
+        return JSON.stringify((await edits.describe(this.partOfSketch(file), line, column)) ?? null);
       }),
     );
     middlewares.use(
@@ -249,6 +251,10 @@ class SketchService {
         this.changed([file], []);
         return path.basename(file);
       }),
+    );
+    middlewares.use(
+      paths.render,
+      answers.stream((text, response) => renderOut(this.file, JSON.parse(text) as RenderWish, response)),
     );
     middlewares.use(
       paths.edit,
@@ -283,7 +289,7 @@ class SketchService {
   }
 
   private async beginning(): Promise<Setup> {
-    const setup = { ...this.setup, dialFile: path.basename(dialFile(this.file)) };
+    const setup = { ...this.setup, file: path.basename(this.file), dialFile: path.basename(dialFile(this.file)) };
     try {
       return { ...setup, dials: (await readDialFile(this.file)) ?? {} };
     } catch (error) {

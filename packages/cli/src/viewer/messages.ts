@@ -54,6 +54,8 @@ export interface Questions {
     readonly given: { readonly seeds: readonly number[]; readonly width: number };
     readonly answer: readonly ImageBitmap[];
   };
+  /** The picture as it is shown, as a PNG file. */
+  png: { readonly given: object; readonly answer: Blob };
   /** What was done with pointer and keys so far, as a track. */
   track: { readonly given: object; readonly answer: InputTrack };
   /** What the frame at hand drew. */

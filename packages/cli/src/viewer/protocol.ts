@@ -19,7 +19,7 @@ export const paths = {
   print: '/@juggle/print',
   /** Tells, as server-sent events, when the sketch or something it is made of was saved. */
   changes: '/@juggle/changes',
-  /** What the call at a {@link SourceLine} is given, as {@link CallFacts}. */
+  /** What the call at a {@link SourceLine} is given, as {@link CallFacts}; null where there is none. */
   call: '/@juggle/call',
   /** Shows a {@link Change} without writing it; without changes, takes back what is shown. */
   tryOut: '/@juggle/try-out',
@@ -27,6 +27,8 @@ export const paths = {
   change: '/@juggle/change',
   /** Takes back the last change that was written, and answers with the file's name. */
   undo: '/@juggle/undo',
+  /** Makes a file beside the sketch, of a {@link RenderWish}; tells of it line by line. */
+  render: '/@juggle/render',
   /** Opens the editor at a line. */
   edit: '/@juggle/edit',
 } as const;
@@ -39,6 +41,8 @@ export interface Setup {
   /** The values of dials that were kept beside the sketch, and the name of that file. */
   readonly dials: Readonly<Record<string, unknown>>;
   readonly dialFile: string;
+  /** The sketch's file, without its folder. */
+  readonly file: string;
   /** Why kept dials cannot be read, where they cannot. */
   readonly dialFault?: string;
   /** Dials as the command line has them, in text. */

@@ -1,9 +1,11 @@
 import { useEffect } from 'preact/hooks';
 import type { ComponentChildren } from 'preact';
 import { Aids, Paper } from './aids.tsx';
+import { Beside, BesideView } from './beside.tsx';
 import { Button } from './button.tsx';
 import { followCall } from './by-hand.ts';
 import { Chance } from './chance.tsx';
+import { DialPoints } from './dial-points.tsx';
 import { Dials } from './dials.tsx';
 import { FailureBox } from './failure.tsx';
 import type { SketchHost } from './host.ts';
@@ -15,6 +17,7 @@ import { Parts } from './parts.tsx';
 import { PictureRoom, zoom, zoomTo } from './picture.tsx';
 import { PointerReadout } from './readout.tsx';
 import * as state from './state.ts';
+import { TakeOut } from './take-out.tsx';
 import { Transport } from './transport.tsx';
 
 /** A part of the drawer that opens and closes. */
@@ -45,7 +48,9 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
       <PictureRoom host={host} place={place}>
         <Paper />
         <ItemsOverlay />
+        <DialPoints host={host} />
       </PictureRoom>
+      <BesideView />
       <FailureBox host={host} />
       <aside id="drawer" aria-label="Tune and look into">
         <header>
@@ -66,6 +71,12 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
         </Part>
         <Part title="Aids">
           <Aids />
+        </Part>
+        <Part title="Two at once">
+          <Beside />
+        </Part>
+        <Part title="Take out">
+          <TakeOut host={host} />
         </Part>
         <Part title={state.said.value.length === 0 ? 'Notes' : `Notes (${state.said.value.length})`}>
           <Notes />

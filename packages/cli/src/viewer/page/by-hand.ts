@@ -40,7 +40,7 @@ export function followCall(): () => void {
     if (dragging !== undefined) return;
     server.call(source).then(
       (found) => {
-        if (stamp === asked) call.value = found;
+        if (stamp === asked) call.value = found ?? undefined;
       },
       () => {
         if (stamp === asked) call.value = undefined;
@@ -209,6 +209,13 @@ export interface Grip {
   readonly move: Move;
 }
 
+/** The point that a call's `at` names, in its units, where that is written as numbers. */
+export function pinOf({ parts }: CallFacts): { x: number; y: number } | undefined {
+  const [x, y] = [/^at(?:\[0\]|\.x)$/, /^at(?:\[1\]|\.y)$/].map((way) => parts.find(({ path }) => way.test(path)));
+  if (x?.kind !== 'number' || y?.kind !== 'number') return undefined;
+  return { x: x.value as number, y: y.value as number };
+}
+
 /** The points, the radius and the corner of an item, where its call has them as numbers. */
 export function gripsOf(facts: CallFacts): Grip[] {
   const own = ownTurn(facts);
@@ -228,7 +235,7 @@ export function gripsOf(facts: CallFacts): Grip[] {
     if (at === undefined || point === 'at') continue;
     grips.push({ name: point, ...at, move: moving(coordinates.filter((one) => one.point === point)) });
   }
-  const pin = place('at');
+  const pin = pinOf(facts);
   if (pin === undefined || facts.parts.some(({ path }) => /^anchor/.test(path))) return grips;
   const radius = number('radius');
   if (radius !== undefined)

@@ -1,7 +1,19 @@
 import { useRef, useState } from 'preact/hooks';
 import type { ItemDescription, Matrix } from 'frame-juggler';
 import type { CallFacts } from '../protocol.ts';
-import { call, gripsOf, letBe, moveAll, pageToUnits, stepOf, tryOut, whyFixed, write, type Grip } from './by-hand.ts';
+import {
+  call,
+  gripsOf,
+  letBe,
+  moveAll,
+  pageToUnits,
+  pinOf,
+  stepOf,
+  tryOut,
+  whyFixed,
+  write,
+  type Grip,
+} from './by-hand.ts';
 import * as state from './state.ts';
 
 /** So far, in pixels, the pointer has to go before something is dragged: less is a click. */
@@ -63,6 +75,8 @@ export function Grips({ item, view }: { item: ItemDescription; view: Matrix }) {
     onPointerUp: drop,
     onPointerCancel: cancel,
   });
+  // Its own turn and scale leave the pin where it is.
+  const pin = pinOf(facts);
   const matrix = (m: Matrix): string => `matrix(${m.join(' ')})`;
   return (
     <>
@@ -78,6 +92,9 @@ export function Grips({ item, view }: { item: ItemDescription; view: Matrix }) {
         <g transform={`translate(${by.dx} ${by.dy}) ${matrix(view)}`}>
           <path class="held" d={by.item.outline} transform={matrix(by.item.transform)} />
         </g>
+      )}
+      {pin !== undefined && (
+        <path class="pin" d={crossAt(...through(view, ...through(item.transform, pin.x, pin.y)))} />
       )}
       {gripsOf(facts).map((grip) => {
         const [x, y] = through(view, ...through(item.transform, grip.x, grip.y));
@@ -98,6 +115,11 @@ export function Grips({ item, view }: { item: ItemDescription; view: Matrix }) {
       })}
     </>
   );
+}
+
+/** A cross of lines, about a point of the page. */
+function crossAt(x: number, y: number): string {
+  return `M${x - 8} ${y}H${x + 8}M${x} ${y - 8}V${y + 8}`;
 }
 
 function through([a, b, c, d, e, f]: Matrix, x: number, y: number): [number, number] {

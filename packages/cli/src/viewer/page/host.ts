@@ -14,6 +14,7 @@ import type {
   ToWorker,
 } from '../messages.ts';
 import { paths, type Setup } from '../protocol.ts';
+import { hold, nowInWords } from './held.ts';
 import { server } from './server.ts';
 import * as state from './state.ts';
 
@@ -253,6 +254,11 @@ export class SketchHost {
     await this.saying(server.keepTrack(writeTrack(track)), 'Input kept in');
   }
 
+  /** The sketch's file, without its folder. */
+  get file(): string {
+    return this.setup?.file ?? '';
+  }
+
   private newStage(): Stage {
     return new Stage(
       (message, stage) => this.heard(message, stage),
@@ -335,6 +341,8 @@ export class SketchHost {
     this.coming = undefined;
     state.alive.value = true;
     state.failure.value = undefined;
+    const old = this.place.querySelector<HTMLCanvasElement>('#canvas');
+    if (old !== null) void hold(old, `before the last change, ${nowInWords()}`);
     before?.end();
     for (const message of stage.held) this.heard(message, stage);
     state.loads.value++;

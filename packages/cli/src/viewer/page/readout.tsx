@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'preact/hooks';
 import type { SketchHost } from './host.ts';
+import { chosenItem } from './by-hand.ts';
 import { placed } from './picture.tsx';
 import { toPage } from './aids.tsx';
 import * as state from './state.ts';
@@ -44,12 +45,29 @@ export function PointerReadout({ host }: { host: SketchHost }) {
       <span class="at">
         [{at.x.toFixed(1)}, {at.y.toFixed(1)}]
       </span>
+      <OwnUnits at={at} />
       {color !== '' && (
         <>
           <span class="swatch" style={{ background: color }} />
           {color}
         </>
       )}
+    </span>
+  );
+}
+
+/** The same place in the units of the chosen item, where those are others. */
+function OwnUnits({ at }: { at: { readonly x: number; readonly y: number } }) {
+  const item = chosenItem();
+  if (item === undefined || item.placed === '' || !state.partsOpen.value) return null;
+  const [a, b, c, d, e, f] = item.transform;
+  const det = a * d - b * c;
+  if (det === 0) return null;
+  const [x, y] = [at.x - e, at.y - f];
+  return (
+    <span class="quiet">
+      in the units of {item.label ?? item.shape}: [{((d * x - c * y) / det).toFixed(1)},{' '}
+      {((a * y - b * x) / det).toFixed(1)}]
     </span>
   );
 }

@@ -95,3 +95,7 @@ export const looksInside = computed(() => partsOpen.value || outlines.value || b
 export const loads = signal(0);
 /** Whether something was just dragged: the click that ends it chooses nothing. */
 export const dragged = signal(false);
+/** The picture that is kept to compare with: the one before the last save, or one that was chosen. */
+export const held = signal<{ readonly picture: ImageBitmap; readonly words: string } | undefined>();
+/** Whether it is shown beside what is now. */
+export const besides = signal(false);

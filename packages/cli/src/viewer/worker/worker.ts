@@ -223,6 +223,7 @@ const answers: {
     }
     return pictures;
   },
+  png: () => canvas!.convertToBlob({ type: 'image/png' }),
   track(_, { sketch, run, input }) {
     const { title, frameRate } = sketch;
     const { width, height, seed } = run;
