@@ -4,3 +4,4 @@ import './start.mjs';
 import './bundle.mjs';
 import './memory.mjs';
 import './sequence.mjs';
+import './viewer.mjs';

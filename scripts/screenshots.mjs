@@ -39,7 +39,12 @@ const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 /** Shows a sketch in the viewer, for as long as `work` takes. */
 const play = async (file, work, { at = 62, colorScheme = 'light', size = [1280, 800] } = {}) => {
   const viewer = spawn(process.execPath, [juggle, 'play', file, '--no-open']);
-  const url = await new Promise((resolve) => viewer.stdout.on('data', (data) => resolve(/http:\S+/.exec(data)[0])));
+  const url = await new Promise((resolve) =>
+    viewer.stdout.on('data', (data) => {
+      const [found] = /http:\S+/.exec(data) ?? [];
+      if (found) resolve(found);
+    }),
+  );
   await page.setViewportSize({ width: size[0], height: size[1] });
   await page.emulateMedia({ colorScheme });
   await page.goto(url);

@@ -12,6 +12,8 @@ export type LoopRange = readonly [first: number, last: number];
 /** How a sketch is to be shown at first: what was chosen in the page stays chosen when the sketch is saved. */
 export interface Beginning {
   readonly frame: number;
+  /** The number of the last `goTo`; see {@link Shown}. */
+  readonly wish: number;
   readonly playing: boolean;
   readonly speed: number;
   readonly range: LoopRange | undefined;
@@ -37,7 +39,7 @@ export type ToWorker =
       readonly beginning: Beginning;
     }
   | { readonly type: 'play' | 'pause' | 'restart' }
-  | { readonly type: 'goTo'; readonly frame: number }
+  | { readonly type: 'goTo'; readonly frame: number; readonly wish: number }
   | { readonly type: 'speed'; readonly speed: number }
   | { readonly type: 'range'; readonly range: LoopRange | undefined }
   | { readonly type: 'density'; readonly density: number }
@@ -99,6 +101,8 @@ export type DialValue = number | string | boolean | { readonly x: number; readon
 /** How things stand after a frame was shown. */
 export interface Shown {
   readonly frame: number;
+  /** The number of the last `goTo` that it knows of: what is told before it has heard of a newer one is out of date. */
+  readonly wish: number;
   readonly playing: boolean;
   /** The frame up to which the sketch has been run. */
   readonly reached: number;

@@ -9,6 +9,7 @@ import type {
   QuestionName,
   Questions,
   Remark,
+  Shown,
   StuckCall,
   ToPage,
   ToWorker,
@@ -109,6 +110,8 @@ export class SketchHost {
   private seed: number | undefined;
   private dials: Record<string, unknown> = {};
   private playing = true;
+  /** How often a frame was asked for. */
+  private wish = 0;
   private density = 1;
   /** Lines as they were written, by lines as they were served. */
   private readonly lines = new Map<string, SourceLine>();
@@ -141,7 +144,16 @@ export class SketchHost {
     const { playing, density } = this;
     const { frame } = state.shown.value;
     const [speed, range] = [state.speed.value, state.range.value];
-    const beginning = { frame, playing, speed, range, density, seed: this.seed ?? seed, dials: this.dials };
+    const beginning = {
+      frame,
+      wish: this.wish,
+      playing,
+      speed,
+      range,
+      density,
+      seed: this.seed ?? seed,
+      dials: this.dials,
+    };
     stage.open(`${paths.sketch}?t=${Date.now()}`, { ...beginning, dialTexts, track });
   }
 
@@ -170,7 +182,7 @@ export class SketchHost {
     const target = Math.max(0, Math.min(frame, last));
     // Of several steps at once each goes on from the one before.
     state.shown.value = { ...state.shown.value, frame: target };
-    this.tell({ type: 'goTo', frame: target });
+    this.tell({ type: 'goTo', frame: target, wish: ++this.wish });
   }
 
   restart(): void {
@@ -306,7 +318,7 @@ export class SketchHost {
       case 'shown':
         if (stage === this.coming) this.swap(stage);
         state.underWay.value = '';
-        state.shown.value = message.shown;
+        this.shown(message.shown);
         stage.canvas.dataset.frame = String(message.shown.frame);
         if (message.shown.usesPointer) stage.input?.onPointer();
         // A recording holds one round: what comes after it begins anew.
@@ -321,6 +333,12 @@ export class SketchHost {
       case 'answer':
         return;
     }
+  }
+
+  private shown(shown: Shown): void {
+    // What was told before the last wish was heard is of a frame that is no longer wanted.
+    const { frame, playing } = shown.wish < this.wish ? state.shown.value : shown;
+    state.shown.value = { ...shown, frame, playing };
   }
 
   private opened({ facts }: Extract<ToPage, { type: 'opened' }>, stage: Stage): void {

@@ -23,7 +23,14 @@ export interface Said extends Remark {
 }
 
 export const facts = signal<SketchFacts | undefined>();
-export const shown = signal<Shown>({ frame: 0, playing: true, reached: 0, usesInput: false, usesPointer: false });
+export const shown = signal<Shown>({
+  frame: 0,
+  wish: 0,
+  playing: true,
+  reached: 0,
+  usesInput: false,
+  usesPointer: false,
+});
 export const failure = signal<Failure | undefined>();
 /** Whether there is a sketch that can be played: not before the first is there, nor after one had to be ended. */
 export const alive = signal(false);

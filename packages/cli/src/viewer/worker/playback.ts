@@ -21,6 +21,10 @@ const keptOnTheWay = 12;
 /** Milliseconds: how long the run goes on before it looks whether something else is wanted, and before it tells of its way. */
 const times = { toLook: 8, toTell: 200 };
 
+/** Most screens show a picture every so many milliseconds; so many in a row may be too slow for that. */
+const screenFrame = 15;
+const maxHasty = 20;
+
 /** How a sketch is run, and who hears of it. */
 export interface PlaybackSetting {
   readonly seed: number;
@@ -32,6 +36,16 @@ export interface PlaybackSetting {
   readonly onShown: (shown: Shown) => void;
   readonly onTheWay: (frame: number, target: number) => void;
   readonly onError: (error: SketchError) => void;
+}
+
+const channel = new MessageChannel();
+const waiting: (() => void)[] = [];
+channel.port1.onmessage = () => waiting.shift()?.();
+
+/** Does something once messages and timers that wait have been heard; a timer would wait some milliseconds more. */
+function soon(job: () => void): void {
+  waiting.push(job);
+  channel.port2.postMessage(undefined);
 }
 
 /** Thrown to leave a long way to a frame, as something else is wanted by now. */
@@ -52,6 +66,7 @@ export class Playback {
   private range: LoopRange | undefined;
   /** The frame that the canvas shows; -1 for none, or for one that is out of date. */
   private shown = -1;
+  private heard = 0;
   /** The frame that is wanted; it outlives errors on the way to it. */
   private target = 0;
   private work: Promise<void> = Promise.resolve();
@@ -64,6 +79,9 @@ export class Playback {
   private leftOut: ReadonlySet<number> = new Set();
   /** The frame at hand with the lines of its items, once somebody has asked. */
   private traced: { readonly at: number; readonly frame: Frame } | undefined;
+  /** How many ticks in a row did not wait for the screen. */
+  private hasty = 0;
+  private chain = 0;
   private lookedAt = 0;
   private begunAt = 0;
 
@@ -100,7 +118,7 @@ export class Playback {
       this.input.forget(this.target + 1);
       this.kept.forget(this.target + 1);
     });
-    requestAnimationFrame(this.tick);
+    this.tickLater(performance.now(), ++this.chain);
     this.tell();
   }
 
@@ -115,8 +133,12 @@ export class Playback {
     this.ask(() => this.begin());
   }
 
-  /** Shows a frame by its number; beyond the end it is the one that comes round, or the last. */
-  goTo(frame: number): void {
+  /**
+   * Shows a frame by its number; beyond the end it is the one that comes round, or the last.
+   * @param heard the number of this wish, told with what is shown from now on
+   */
+  goTo(frame: number, heard: number): void {
+    this.heard = heard;
     this.target = this.run.frameAfterRounds(frame);
     this.ask(() => this.show(this.target));
   }
@@ -188,13 +210,26 @@ export class Playback {
     this.input.add(events);
   }
 
-  private readonly tick = (now: number): void => {
-    if (!this.isPlaying) return;
-    requestAnimationFrame(this.tick);
+  /** @param chain which `play` it belongs to: one that was paused does not go on beside a newer one */
+  private tick(now: number, chain: number): void {
+    if (!this.isPlaying || chain !== this.chain) return;
     const due = this.clock.due(now * this.speed);
     // A start that is still under way holds time up rather than piling frames behind it.
-    if (due > 0 && this.waiting === 0) this.ask(() => this.moveOn(due));
-  };
+    if (due === 0 || this.waiting > 0) return this.tickLater(now, chain);
+    this.ask(() => this.moveOn(due));
+    void this.work.then(() => this.tickLater(now, chain));
+  }
+
+  /**
+   * Ticks again with the screen; at once where the last frame took longer than the screen's own, which would else have
+   * to be waited for a second time. Now and then it waits all the same, as a page that is not seen is to rest.
+   */
+  private tickLater(last: number, chain: number): void {
+    if (performance.now() - last < screenFrame || ++this.hasty > maxHasty) {
+      this.hasty = 0;
+      requestAnimationFrame((now) => this.tick(now, chain));
+    } else soon(() => this.tick(performance.now(), chain));
+  }
 
   /** Goes so many frames on, round and round. */
   private async moveOn(due: number): Promise<void> {
@@ -279,7 +314,7 @@ export class Playback {
     }
     const { wish } = this;
     return new Promise<void>((resolve, reject) => {
-      setTimeout(() => {
+      soon(() => {
         this.lookedAt = performance.now();
         if (wish === this.wish) resolve();
         else reject(new Superseded());
@@ -292,6 +327,7 @@ export class Playback {
     if (!this.hasPicture) return;
     this.setting.onShown({
       frame: this.target,
+      wish: this.heard,
       playing: isPlaying,
       reached: Math.max(0, run.frame),
       usesInput: run.usesInput,

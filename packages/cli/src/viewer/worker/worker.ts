@@ -56,7 +56,7 @@ const handlers: { [Type in ToWorker['type']]: (message: Extract<ToWorker, { type
   play: () => playback?.play(),
   pause: () => playback?.pause(),
   restart: () => playback?.restart(),
-  goTo: ({ frame }) => playback?.goTo(frame),
+  goTo: ({ frame, wish }) => playback?.goTo(frame, wish),
   speed: ({ speed }) => playback?.setSpeed(speed),
   range: ({ range }) => playback?.setRange(range),
   density: ({ density }) => playback?.setDensity(density),
@@ -138,7 +138,7 @@ function begin(sketch: Sketch, beginning: Beginning): void {
   playback.setSpeed(beginning.speed);
   playback.setRange(beginning.range);
   // A save changes the sketch, not the place one was looking at.
-  playback.goTo(beginning.frame);
+  playback.goTo(beginning.frame, beginning.wish);
   if (beginning.playing) playback.play();
   for (const message of waiting) handle(message);
   waiting = [];
