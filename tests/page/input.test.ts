@@ -69,6 +69,14 @@ describe('in the viewer', () => {
     expect(live.filter(([, , , , , just]) => just)).toHaveLength(1);
     expect(live.some(([, , , , , , , key]) => key)).toBe(true);
 
+    // In the page too: there, from the start on, with the pointer elsewhere.
+    await viewer.button('Play it back').click();
+    await page.mouse.move(5, 690);
+    const pressed = (): Promise<Told | undefined> => told().then((list) => list?.find(([, , , , , just]) => just));
+    await until(async () => (await pressed()) !== undefined, true);
+    expect(await pressed()).toEqual(live.find(([, , , , , just]) => just));
+    await viewer.button('Play it back').click();
+
     const replay = [path.resolve('tests/fixtures/replay.mjs'), file('hook.ts'), file('hook.input.json'), String(live[live.length - 1][0])];
     const again = JSON.parse(execFileSync(process.execPath, replay).toString()) as Told[];
     // The frames of the last pass: looking at the pointer for the first time begins anew.

@@ -11,6 +11,8 @@ export default defineSketch({
   title: 'Ferry', canvas: { width: 120, height: 60, background: 'white' }, frameRate: 20, duration: 2,
   dials: { size: dial.number(20, { min: 1, max: 60 }) },
   paint(canvas, { frame, random, dials }) {
+    // Slow enough for its progress to be told.
+    for (const end = performance.now() + (dials.size === 60 ? 150 : 0); performance.now() < end; );
     canvas.rect({ from: [0, 0], to: [dials.size, dials.size], fill: '${fill}' });
     canvas.dot({ at: [60 + random.between(-30, 30), frame], size: 8 });
   },
@@ -65,7 +67,7 @@ describe('out of the page', () => {
     await viewer.button('Make file').click();
     await until(notice, 'Wrote ferry.gif, beside the sketch', 30);
     expect(readFileSync(viewer.file('ferry.gif')).subarray(0, 6).toString()).toBe('GIF89a');
-    await viewer.enter(viewer.page.locator('#out-density'), '20');
+    await viewer.enter(viewer.field('size, as a number'), '60');
     await as('apng');
     await viewer.button('Make file').click();
     await until(() => viewer.page.locator('details output').last().textContent(), /^\d+ of 40 frames$/, 60);

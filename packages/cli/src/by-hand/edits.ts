@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
-import { readFile, writeFile } from 'node:fs/promises';
+import { chmod, readFile, stat } from 'node:fs/promises';
 import path from 'node:path';
+import { writeAtomically } from 'frame-juggler/node';
 import type { CallFacts, Change } from '../viewer/protocol.ts';
 import { partsOfCall } from './call-parts.ts';
 
@@ -12,6 +13,13 @@ function withChanges(text: string, changes: Change['changes']): string {
   for (const { start, end, text: written } of [...changes].sort((one, other) => other.start - one.start))
     result = result.slice(0, start) + written + result.slice(end);
   return result;
+}
+
+/** Writes a file whole, so that nobody ever reads half of it; its mode stays, and links that lead to it. */
+async function replace(file: string, text: string): Promise<void> {
+  const { mode } = await stat(file);
+  await writeAtomically(file, Buffer.from(text));
+  await chmod(file, mode);
 }
 
 /**
@@ -55,8 +63,7 @@ export class Edits {
     const before = await this.unchanged(file, version);
     const after = withChanges(before, changes);
     if (after === before) return;
-    // In its place, so that its mode, and whatever leads to it, stay as they are.
-    await writeFile(file, after);
+    await replace(file, after);
     this.done.push({ file, before, after });
   }
 
@@ -65,7 +72,7 @@ export class Edits {
     const last = this.done.at(-1);
     if (last === undefined) throw new Error('nothing was changed by hand');
     await this.unchanged(last.file, versionOf(last.after));
-    await writeFile(last.file, last.before);
+    await replace(last.file, last.before);
     this.done.pop();
     return last.file;
   }

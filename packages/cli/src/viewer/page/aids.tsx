@@ -1,7 +1,7 @@
-import type { Matrix } from 'frame-juggler';
 import { placed } from './picture.tsx';
 import { short } from './number-field.tsx';
 import * as state from './state.ts';
+import { toPage } from './to-page.ts';
 
 /** The least distance of two lines of the paper, and of two numbers, in pixels of the page. */
 const room = { line: 14, number: 64 };
@@ -16,11 +16,6 @@ function multiples(step: number, from: number, to: number): number[] {
   const first = Math.ceil(from / step - 1e-9);
   const count = Math.max(0, Math.floor(to / step + 1e-9) - first + 1);
   return Array.from({ length: Math.min(count, 2000) }, (_, i) => Number(((first + i) * step).toPrecision(12)));
-}
-
-/** From the sketch's units to pixels of the page, within the picture. */
-export function toPage({ matrix }: { readonly matrix: Matrix }, scale: number): Matrix {
-  return matrix.map((part) => part * scale) as unknown as Matrix;
 }
 
 /** Graph paper over the picture, numbered in the sketch's units along its edges. */

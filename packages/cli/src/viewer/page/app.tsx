@@ -83,13 +83,23 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
         </Part>
         {(state.shown.value.usesInput || recording) && (
           <Part title="Pointer and keys" open>
-            <Button
-              name="Notes pointer and keys from frame 0 on"
-              pressed={recording}
-              onClick={() => (recording ? void host.stopRecording() : host.startRecording())}
-            >
-              {recording ? 'Stop recording' : 'Record input'}
-            </Button>
+            <div class="buttons">
+              <Button
+                name="Notes pointer and keys from frame 0 on"
+                pressed={recording}
+                onClick={() => (recording ? void host.stopRecording() : host.startRecording())}
+              >
+                {recording ? 'Stop recording' : 'Record input'}
+              </Button>
+              <Button
+                name="Plays what was recorded, from frame 0 on"
+                pressed={state.replaying.value}
+                disabled={!state.recorded.value || recording}
+                onClick={() => host.replay(!state.replaying.value)}
+              >
+                Play it back
+              </Button>
+            </div>
           </Part>
         )}
       </aside>

@@ -1,9 +1,9 @@
 import { useRef } from 'preact/hooks';
 import type { DialFacts, DialValue } from '../messages.ts';
-import { toPage } from './aids.tsx';
 import type { SketchHost } from './host.ts';
 import { placed } from './picture.tsx';
 import * as state from './state.ts';
+import { toPage } from './to-page.ts';
 
 type Place = Extract<DialValue, object>;
 

@@ -15,6 +15,7 @@ import {
   type Grip,
 } from './by-hand.ts';
 import * as state from './state.ts';
+import { svgMatrix, through } from './to-page.ts';
 
 /** So far, in pixels, the pointer has to go before something is dragged: less is a click. */
 const slack = 3;
@@ -77,20 +78,19 @@ export function Grips({ item, view }: { item: ItemDescription; view: Matrix }) {
   });
   // Its own turn and scale leave the pin where it is.
   const pin = pinOf(facts);
-  const matrix = (m: Matrix): string => `matrix(${m.join(' ')})`;
   return (
     <>
-      <g transform={matrix(view)}>
+      <g transform={svgMatrix(view)}>
         <path
           class="grip whole"
           d={item.outline}
-          transform={matrix(item.transform)}
+          transform={svgMatrix(item.transform)}
           {...handlers(moveAll(facts), true)}
         />
       </g>
       {by !== undefined && (by.dx !== 0 || by.dy !== 0) && (
-        <g transform={`translate(${by.dx} ${by.dy}) ${matrix(view)}`}>
-          <path class="held" d={by.item.outline} transform={matrix(by.item.transform)} />
+        <g transform={`translate(${by.dx} ${by.dy}) ${svgMatrix(view)}`}>
+          <path class="held" d={by.item.outline} transform={svgMatrix(by.item.transform)} />
         </g>
       )}
       {pin !== undefined && (
@@ -120,8 +120,4 @@ export function Grips({ item, view }: { item: ItemDescription; view: Matrix }) {
 /** A cross of lines, about a point of the page. */
 function crossAt(x: number, y: number): string {
   return `M${x - 8} ${y}H${x + 8}M${x} ${y - 8}V${y + 8}`;
-}
-
-function through([a, b, c, d, e, f]: Matrix, x: number, y: number): [number, number] {
-  return [a * x + c * y + e, b * x + d * y + f];
 }

@@ -1,4 +1,4 @@
-import { writeTrack, type FrameDescription, type SourceLine } from 'frame-juggler';
+import { writeTrack, type FrameDescription, type InputTrack, type SourceLine } from 'frame-juggler';
 import { PageInput } from 'frame-juggler/browser';
 import { Calls } from '../../calls.ts';
 import type {
@@ -108,6 +108,8 @@ export class SketchHost {
   private spare: Stage | undefined;
   private setup: Setup | undefined;
   private seed: number | undefined;
+  /** Pointer and keys as they were recorded last, or as the command gave them. */
+  private track: InputTrack | undefined;
   private dials: Record<string, unknown> = {};
   private playing = true;
   /** How often a frame was asked for. */
@@ -140,7 +142,8 @@ export class SketchHost {
     // A newer save may have come in the meantime.
     if (stage !== this.coming) return;
     this.lines.clear();
-    const { dialTexts, track, seed } = this.setup;
+    const { dialTexts, seed } = this.setup;
+    const track = state.replaying.value ? this.track : undefined;
     const { playing, density } = this;
     const { frame } = state.shown.value;
     const [speed, range] = [state.speed.value, state.range.value];
@@ -199,6 +202,15 @@ export class SketchHost {
     this.tell({ type: 'range', range });
   }
 
+  /** Plays a second from the frame at hand round and round, or the whole run again. */
+  toggleRange(): void {
+    if (state.range.value !== undefined) return this.setRange(undefined);
+    const { frameRate = 60 } = state.facts.value ?? {};
+    const last = state.lastFrame.value;
+    const first = Math.max(0, Math.min(state.shown.value.frame, last - 1));
+    this.setRange([first, Math.min(last, first + Math.round(frameRate))]);
+  }
+
   setDensity(density: number): void {
     this.density = density;
     this.tell({ type: 'density', density });
@@ -244,6 +256,16 @@ export class SketchHost {
     return this.current?.ask(name, given) ?? Promise.reject(new Error('there is no sketch yet'));
   }
 
+  /** Plays what was recorded from frame 0 on, or listens to the page's own pointer and keys again. */
+  replay(on: boolean): void {
+    state.replaying.value = on;
+    // It was recorded under a seed.
+    if (on && this.track !== undefined) this.seed = this.track.seed;
+    state.shown.value = { ...state.shown.value, frame: 0 };
+    this.playing = true;
+    void this.load();
+  }
+
   /** What the frame at hand drew, with the lines as they were written. */
   async describe(): Promise<FrameDescription> {
     const { groups, items } = await this.ask('description', {});
@@ -254,6 +276,7 @@ export class SketchHost {
   /** Notes pointer and keys from frame 0 on. */
   startRecording(): void {
     state.recording.value = true;
+    if (state.replaying.value) return this.replay(false);
     this.restart();
     this.play();
   }
@@ -262,7 +285,8 @@ export class SketchHost {
     if (!state.recording.value) return;
     state.recording.value = false;
     this.pause();
-    const track = await this.ask('track', {});
+    const track = (this.track = await this.ask('track', {}));
+    state.recorded.value = true;
     await this.saying(server.keepTrack(writeTrack(track)), 'Input kept in');
   }
 
@@ -288,6 +312,8 @@ export class SketchHost {
   private async begin(): Promise<Setup> {
     const setup = await server.setup();
     this.dials = { ...setup.dials };
+    this.track = setup.track;
+    state.recorded.value = state.replaying.value = setup.track !== undefined;
     if (setup.dialFault !== undefined) this.note(setup.dialFault);
     return setup;
   }

@@ -1,13 +1,11 @@
 import type { ItemDescription, Matrix } from 'frame-juggler';
-import { toPage } from './aids.tsx';
 import { Grips } from './grips.tsx';
 import { placed } from './picture.tsx';
 import * as state from './state.ts';
+import { svgMatrix, through, toPage } from './to-page.ts';
 
 /** How long an axis of an item's units is drawn, in pixels of the page. */
 const axisLength = 56;
-
-const cssMatrix = (matrix: Matrix): string => `matrix(${matrix.join(' ')})`;
 
 /** What is shown of the items over the picture: outlines, boxes, numbers, and what is chosen with its own units. */
 export function ItemsOverlay() {
@@ -24,7 +22,7 @@ export function ItemsOverlay() {
       viewBox={`0 0 ${width} ${height}`}
       aria-hidden="true"
     >
-      <g transform={cssMatrix(view)}>
+      <g transform={svgMatrix(view)}>
         {state.outlines.value && items.map((item) => <Outline key={item.number} item={item} kind="outline" />)}
         {state.boxes.value && items.map((item) => <ItemBox key={item.number} item={item} />)}
         {chosen.map((item) => (
@@ -51,16 +49,12 @@ export function ItemsOverlay() {
 }
 
 function Outline({ item, kind }: { item: ItemDescription; kind: string }) {
-  return <path class={kind} d={item.outline} transform={cssMatrix(item.transform)} />;
+  return <path class={kind} d={item.outline} transform={svgMatrix(item.transform)} />;
 }
 
 function ItemBox({ item: { box } }: { item: ItemDescription }) {
   const { left, top, right, bottom } = box;
   return <rect class="box" x={left} y={top} width={Math.max(0, right - left)} height={Math.max(0, bottom - top)} />;
-}
-
-function through([a, b, c, d, e, f]: Matrix, x: number, y: number): [number, number] {
-  return [a * x + c * y + e, b * x + d * y + f];
 }
 
 function middleOf({ box }: ItemDescription, view: Matrix): [number, number] {

@@ -34,7 +34,7 @@ export const keyUses: readonly KeyUse[] = [
   },
   { key: 'Home', written: 'Home', words: 'to the start', act: (host) => host.restart() },
   { key: 'r', written: 'R', words: 'any other seed', act: (host) => host.setSeed(anySeed()) },
-  { key: 'l', written: 'L', words: 'play a part round and round', act: toggleRange },
+  { key: 'l', written: 'L', words: 'play a part round and round', act: (host) => host.toggleRange() },
   { key: 'g', written: 'G', words: 'graph paper', act: () => (state.paper.value = !state.paper.value) },
   { key: 'o', written: 'O', words: 'outlines only', act: () => (state.outlines.value = !state.outlines.value) },
   {
@@ -49,14 +49,6 @@ export const keyUses: readonly KeyUse[] = [
   { key: 'f', written: 'F', words: 'the picture alone, on the full screen', act: () => toggleFullScreen() },
   { key: '?', written: '?', words: 'this list', act: () => (state.keysShown.value = !state.keysShown.value) },
 ];
-
-function toggleRange(host: SketchHost): void {
-  const { frame, reached } = state.shown.value;
-  const { frames = 1, frameRate = 60 } = state.facts.value ?? {};
-  const last = Number.isFinite(frames) ? frames - 1 : Math.max(reached, frame + frameRate);
-  if (state.range.value !== undefined) return host.setRange(undefined);
-  host.setRange([Math.max(0, Math.min(frame, last - 1)), Math.min(last, frame + Math.round(frameRate))]);
-}
 
 export function toggleFullScreen(): void {
   if (document.fullscreenElement) void document.exitFullscreen();

@@ -2,8 +2,8 @@ import { useEffect, useState } from 'preact/hooks';
 import type { SketchHost } from './host.ts';
 import { chosenItem } from './by-hand.ts';
 import { placed } from './picture.tsx';
-import { toPage } from './aids.tsx';
 import * as state from './state.ts';
+import { toPage } from './to-page.ts';
 
 /** Milliseconds between two questions for a pixel's color. */
 const askEvery = 80;

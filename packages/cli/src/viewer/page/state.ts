@@ -46,8 +46,20 @@ export const said = signal<readonly Said[]>([]);
 /** A short word on what was just done, which goes by itself. */
 export const notice = signal('');
 export const recording = signal(false);
+/** Whether there is a recording, and whether it plays instead of the page's own pointer and keys. */
+export const recorded = signal(false);
+export const replaying = signal(false);
 
 export const seconds = computed(() => shown.value.frame / (facts.value?.frameRate ?? 60));
+/** How many seconds the timeline of a sketch without an end shows at first. */
+const secondsOfEndless = 10;
+
+/** The end of the timeline: the last frame, or where a sketch without an end has come to. */
+export const lastFrame = computed(() => {
+  const { frames = Infinity, frameRate = 60 } = facts.value ?? {};
+  if (Number.isFinite(frames)) return frames - 1;
+  return Math.max(shown.value.reached, shown.value.frame, Math.round(secondsOfEndless * frameRate) - 1);
+});
 /** Whether the sketch moves: a still one has no time to go through. */
 export const moves = computed(() => (facts.value?.frames ?? 2) > 1);
 

@@ -16,9 +16,6 @@ import { NumberField } from './number-field.tsx';
 import { server } from './server.ts';
 import * as state from './state.ts';
 
-/** Of a sketch without an end, so many seconds are taken. */
-const secondsOfEndless = 10;
-
 /** Out of the page: this frame or the run as a file beside the sketch, the picture and the command line to be pasted. */
 export function TakeOut({ host }: { host: SketchHost }) {
   const [format, setFormat] = useState<WishFormat>('png');
@@ -106,12 +103,12 @@ export function TakeOut({ host }: { host: SketchHost }) {
 }
 
 function wishOf(format: WishFormat, density: number): RenderWish {
-  const { frames = 1, frameRate = 60, dials = [] } = state.facts.value ?? {};
+  const { frames = 1, dials = [] } = state.facts.value ?? {};
   const turned = dials.filter(
     ({ name, initial }) => JSON.stringify(initial) !== JSON.stringify(state.dialValues.value[name]),
   );
-  const endless = [0, Math.round(secondsOfEndless * frameRate) - 1] as const;
-  const part = state.range.value ?? (Number.isFinite(frames) ? undefined : endless);
+  // Of a sketch without an end, what the timeline shows.
+  const part = state.range.value ?? (Number.isFinite(frames) ? undefined : ([0, state.lastFrame.value] as const));
   return {
     format,
     frame: state.shown.value.frame,

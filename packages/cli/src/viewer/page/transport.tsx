@@ -7,11 +7,11 @@ const speeds = [0.1, 0.25, 0.5, 1, 2, 4];
 
 /** Time: play and pause, a frame on and back, a line to drag along, a part that is played round and round. */
 export function Transport({ host }: { host: SketchHost }) {
-  const { frame, playing, reached } = state.shown.value;
+  const { frame, playing } = state.shown.value;
   const still = !state.moves.value;
-  const { frames = Infinity, frameRate = 60 } = state.facts.value ?? {};
+  const { frameRate = 60 } = state.facts.value ?? {};
   const dead = !state.alive.value;
-  const last = Number.isFinite(frames) ? frames - 1 : Math.max(reached, 10 * frameRate);
+  const last = state.lastFrame.value;
   const [first, end] = state.range.value ?? [0, last];
   const ranged = state.range.value !== undefined;
   return (
@@ -109,11 +109,7 @@ export function Transport({ host }: { host: SketchHost }) {
           keys="L"
           pressed={ranged}
           disabled={still}
-          onClick={() =>
-            host.setRange(
-              ranged ? undefined : [Math.min(frame, last - 1), Math.min(last, frame + Math.round(frameRate))],
-            )
-          }
+          onClick={() => host.toggleRange()}
         />
         {ranged && (
           <span class="range">
