@@ -50,7 +50,7 @@ describe('a loop without an end', () => {
   test.each(places)('%s is ended, and the next save plays on', async (_, loop, said) => {
     const before = await viewer.frame();
     viewer.save('lamp.ts', sketch({ ...loop, fill: '#ff0000' }));
-    await until(viewer.failure, said, 4.5);
+    await until(viewer.failure, said);
     // The page was awake all the while, and shows the last good picture.
     expect(await viewer.color()).toBe(green);
     viewer.save('lamp.ts', sketch({ fill: '#0000ff' }));
@@ -65,7 +65,7 @@ describe('a loop without an end', () => {
     await viewer.button('To the start').click();
     viewer.save('lamp.ts', sketch({ fill: '#0000ff', paint: `if (frame === 40) ${endless}` }));
     await until(viewer.color, blue);
-    await until(viewer.failure, /^In frame 40paint was ended/, 12);
+    await until(viewer.failure, /^In frame 40paint was ended/);
     expect(await viewer.color()).toBe(blue);
     await viewer.button('Try again').click();
     await until(viewer.failure, '');

@@ -55,6 +55,18 @@ export class ViewerPage {
     writeFileSync(this.file(name), text);
   }
 
+  /** Does something that has the sketch loaded anew, and waits until it is shown. */
+  async andSee(change: () => Promise<unknown> | void): Promise<void> {
+    await this.page.locator('#canvas').evaluate((canvas) => (canvas.dataset.old = 'yes'));
+    await change();
+    await this.page.locator('#canvas:not([data-old])').waitFor();
+  }
+
+  /** Saves a sketch that can be shown, and waits until it is. */
+  saveAndSee(name: string, text: string): Promise<void> {
+    return this.andSee(() => this.save(name, text));
+  }
+
   remove(name: string): void {
     rmSync(this.file(name));
   }
@@ -123,12 +135,15 @@ export class ViewerPage {
 }
 
 /** Waits for something to become what is wanted. */
-export async function until<T>(read: () => T | Promise<T>, wanted: T | RegExp, seconds = 10): Promise<void> {
+export async function until<T>(read: () => T | Promise<T>, wanted: T | RegExp, seconds = 20): Promise<void> {
   const isThere = (found: T): boolean =>
     wanted instanceof RegExp ? wanted.test(String(found)) : JSON.stringify(found) === JSON.stringify(wanted);
   const end = Date.now() + seconds * 1000;
-  while (!isThere(await read()) && Date.now() < end) await new Promise((resolve) => setTimeout(resolve, 30));
-  const found = await read();
+  let found = await read();
+  while (!isThere(found) && Date.now() < end) {
+    await new Promise((resolve) => setTimeout(resolve, 30));
+    found = await read();
+  }
   if (wanted instanceof RegExp) expect(String(found)).toMatch(wanted);
   else expect(found).toEqual(wanted);
 }
