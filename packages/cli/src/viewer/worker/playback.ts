@@ -66,6 +66,7 @@ export class Playback {
   private range: LoopRange | undefined;
   /** The frame that the canvas shows; -1 for none, or for one that is out of date. */
   private shown = -1;
+  /** The number of the last `goTo` that the page has sent. */
   private heard = 0;
   /** The frame that is wanted; it outlives errors on the way to it. */
   private target = 0;
@@ -81,6 +82,7 @@ export class Playback {
   private traced: { readonly at: number; readonly frame: Frame } | undefined;
   /** How many ticks in a row did not wait for the screen. */
   private hasty = 0;
+  /** How often it was played: what ticks for an earlier time ends. */
   private chain = 0;
   private lookedAt = 0;
   private begunAt = 0;
@@ -117,6 +119,7 @@ export class Playback {
       if (this.range !== undefined) return;
       this.input.forget(this.target + 1);
       this.kept.forget(this.target + 1);
+      this.traced = undefined;
     });
     this.tickLater(performance.now(), ++this.chain);
     this.tell();
