@@ -61,9 +61,7 @@ export function TakeOut({ host }: { host: SketchHost }) {
         <select id="format" value={format} onChange={(event) => setFormat(event.currentTarget.value as WishFormat)}>
           {formats.map((one) => (
             <option key={one} value={one}>
-              {isStill(one)
-                ? `this frame, .${one}`
-                : `the ${state.range.value === undefined ? 'run' : 'part'}, .${one}`}
+              {`.${one}, ${isStill(one) ? 'this frame' : state.range.value === undefined ? 'the run' : 'the part'}`}
             </option>
           ))}
         </select>
