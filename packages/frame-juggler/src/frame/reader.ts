@@ -116,8 +116,8 @@ export class FrameReader {
   private load(place: number, item: ItemView): void {
     const { columns, names, pens } = this.frame;
     item.shape = names[columns.shape[place] - 1];
-    item.label = names[columns.label[place] - 1];
-    item.text = names[columns.text[place] - 1];
+    item.label = entry(names, columns.label[place]);
+    item.text = entry(names, columns.text[place]);
     item.start = columns.pathStart[place];
     item.end = columns.pathEnd[place];
     item.transform = this.matrices[columns.transform[place]];
@@ -125,9 +125,9 @@ export class FrameReader {
     item.fillRule = columns.evenOdd[place] === 1 ? 'evenodd' : 'nonzero';
     item.opacity = columns.opacity[place];
     item.blend = blendModes[columns.blend[place] ?? 0];
-    item.group = this.groups[columns.group[place] - 1];
+    item.group = entry(this.groups, columns.group[place]);
     item.layer = columns.layer[place] ?? 0;
-    item.source = this.frame.sources[columns.source[place] - 1];
+    item.source = entry(this.frame.sources, columns.source[place]);
     const strokePaint = this.paintOf(columns.strokeKind[place] ?? noPaint, columns.stroke[place]);
     if (strokePaint === undefined) item.stroke = undefined;
     else item.setStroke(strokePaint, columns.strokeWidth[place], pens[columns.pen[place] - 1]);
@@ -136,6 +136,11 @@ export class FrameReader {
   private paintOf(kind: number, paint: number): ItemPaint | undefined {
     return kind === noPaint ? undefined : kind === colorPaint ? paint : this.paints[paint - 1];
   }
+}
+
+/** An entry of a table by its number from 1. Reading an array at -1 for none would take much longer. */
+function entry<T>(table: readonly T[], number: number): T | undefined {
+  return number > 0 ? table[number - 1] : undefined;
 }
 
 class ItemView implements Item {

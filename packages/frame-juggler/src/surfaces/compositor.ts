@@ -90,6 +90,10 @@ export class Compositor<Layer> {
   private drawItems(reader: FrameReader, order: Uint32Array, base: Matrix, onto: Layer): void {
     const { backend } = this;
     const layers = [onto];
+    // Items that follow one another often share a transform, as the same array.
+    let transform: Matrix | undefined;
+    let matrix = base;
+    let isFlat = false;
     const visitor = {
       enter: (group: Group) => void layers.push(backend.open(group)),
       leave: (group: Group) => {
@@ -101,16 +105,21 @@ export class Compositor<Layer> {
         }
         backend.composite(layer, layers[layers.length - 1], group, mask, group);
       },
-      item: (item: Item) => this.drawItem(item, base, layers[layers.length - 1]),
+      item: (item: Item) => {
+        if (item.transform !== transform) {
+          ({ transform } = item);
+          matrix = base === identity ? transform : multiply(base, transform);
+          isFlat = inverse(matrix) === undefined;
+        }
+        // As SVG has it, what a transform squashes flat is not drawn, its stroke neither.
+        if (item.opacity > 0 && !isFlat) this.drawItem(item, matrix, layers[layers.length - 1]);
+      },
     };
     reader.walk(order, visitor, backend.wantsGroups ? () => true : undefined);
   }
 
-  private drawItem(item: Item, base: Matrix, layer: Layer): void {
+  private drawItem(item: Item, matrix: Matrix, layer: Layer): void {
     const { backend } = this;
-    const matrix = base === identity ? item.transform : multiply(base, item.transform);
-    // As SVG has it, what a transform squashes flat is not drawn, its stroke neither.
-    if (item.opacity === 0 || inverse(matrix) === undefined) return;
     if (!needsLayer(item) || backend.fadesAsOne) return backend.draw(layer, item, matrix, item);
     const own = backend.open(undefined);
     backend.draw(own, item, matrix, plain);
