@@ -65,6 +65,11 @@ describe('numbers by hand', () => {
     expect(Math.abs(Number(left) - (100 + (40 / scale / 2) * Math.cos(turn)))).toBeLessThanOrEqual(0.5);
     expect(Math.abs(Number(top) - (10 - (40 / scale / 2) * Math.sin(turn)))).toBeLessThanOrEqual(0.5);
     expect(text()).toBe(sketch.replace('at: [100, 10], size: 30', `at: [${left}, ${top}], size: 30`));
+    // What was shown on the way is not what there was before.
+    await viewer.openPart('Two at once');
+    await viewer.button('Compare').click();
+    await until(async () => (await viewer.page.locator('#beside figcaption').allTextContents())[2], /^[1-9][.\d]* % of the pixels differ/);
+    await viewer.button('Compare').click();
     await viewer.button('Undo').click();
     await until(text, sketch);
   }); // prettier-ignore
@@ -85,6 +90,37 @@ describe('numbers by hand', () => {
     await until(() => viewer.page.locator('[data-grip=to]').count(), 1);
     await drag(350, 20, 20 * scale, 10 * scale);
     await until(text, sketch.replace('to: [350, 20]', 'to: [370, 30]'));
+    await viewer.button('Undo').click();
+    await until(text, sketch);
+  });
+
+  test('a shape is turned by its handle: rotate is written where there is none, and changed where there is', async () => {
+    await choose('crate');
+    const turnBy = async (degrees: number): Promise<void> => {
+      await until(() => viewer.page.locator('[data-grip=turn]').count(), 1);
+      const [pin, grip] = await viewer.page.evaluate(() => {
+        const middle = (selector: string): [number, number] => {
+          const { left, top, width, height } = document.querySelector(selector)!.getBoundingClientRect();
+          return [left + width / 2, top + height / 2];
+        };
+        return [middle('.items .pin'), middle('[data-grip=turn]')];
+      });
+      const [vx, vy] = [grip[0] - pin[0], grip[1] - pin[1]];
+      const turn = Math.atan2(vy, vx) + (degrees * Math.PI) / 180;
+      const reach = Math.hypot(vx, vy);
+      await viewer.page.mouse.move(...grip);
+      await viewer.page.mouse.down();
+      await viewer.page.mouse.move(pin[0] + reach * Math.cos(turn), pin[1] + reach * Math.sin(turn), { steps: 6 });
+      await viewer.page.mouse.up();
+    };
+    const option = (): string | undefined => /label: 'crate'(, rotate: [-\d.]+)? \}/.exec(text())?.[0];
+    await turnBy(40);
+    await until(option, `label: 'crate', rotate: 40 }`);
+    await viewer.page.waitForTimeout(400);
+    await turnBy(-60);
+    await until(option, `label: 'crate', rotate: -20 }`);
+    await viewer.button('Undo').click();
+    await until(option, `label: 'crate', rotate: 40 }`);
     await viewer.button('Undo').click();
     await until(text, sketch);
   });

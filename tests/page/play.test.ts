@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { renameSync } from 'node:fs';
+import { chmodSync, renameSync } from 'node:fs';
+import path from 'node:path';
 import { until, ViewerPage } from './viewer.ts';
 
 const sketch = (fill: string, more = ''): string => `import { defineSketch } from 'frame-juggler';
@@ -119,6 +120,22 @@ describe('juggle play', () => {
     expect(await color()).toBe(blue);
     renameSync(viewer.file('away.txt'), viewer.file('lamp.ts'));
     await until(failure, '');
+  });
+
+  test('a folder that is renamed away and back, and a changed mode, lose neither frame nor picture', async () => {
+    const { failure, color } = viewer;
+    const [folder, frame] = [path.dirname(viewer.file('lamp.ts')), await viewer.frame()];
+    chmodSync(viewer.file('lamp.ts'), 0o600);
+    renameSync(folder, `${folder}-away`);
+    await until(failure, /lamp\.ts is not there any more; once it is back, it is shown/);
+    expect(await color()).toBe(blue);
+    renameSync(`${folder}-away`, folder);
+    await until(failure, '');
+    expect([await color(), await viewer.frame()]).toEqual([blue, frame]);
+    save(sketch('#00ff00'));
+    await until(color, green);
+    save(sketch('#0000ff'));
+    await until(color, blue);
   });
 
   test('what the sketch prints stands in the page with its line, and in the terminal', async () => {

@@ -77,9 +77,12 @@ export function partsOfCall(file: string, code: string, line: number, column: nu
     else if (found instanceof Array) for (const [inner, innerName] of found) visit(inner, innerName);
     else add(name, node, found);
   };
-  for (const [i, argument] of (call.arguments as Node[]).entries())
+  const given = call.arguments as Node[];
+  for (const [i, argument] of given.entries())
     if (!isFunction(argument)) visit(argument, argument.type === 'ObjectExpression' ? '' : `${i + 1}`);
-  return { name: code.slice((call.callee as Node).start, (call.callee as Node).end), parts };
+  const options = given.find(({ type }) => type === 'ObjectExpression')?.properties as Node[] | undefined;
+  const name = code.slice((call.callee as Node).start, (call.callee as Node).end);
+  return { name, parts, behind: options?.at(-1)?.end };
 }
 
 const isFunction = ({ type }: Node): boolean => type === 'ArrowFunctionExpression' || type === 'FunctionExpression';

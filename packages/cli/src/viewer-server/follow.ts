@@ -52,6 +52,12 @@ export class Follower {
     });
   }
 
+  /** Takes a file as it is now for known: whoever has written it has told of that already. */
+  async know(file: string): Promise<void> {
+    const entry = this.files.get(file);
+    if (entry !== undefined) entry.sign = (await lookAt(file)).sign;
+  }
+
   close(): void {
     this.ended = true;
     clearTimeout(this.timer);

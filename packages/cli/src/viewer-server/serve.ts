@@ -16,7 +16,7 @@ import { Answers } from './answers.ts';
 import { Follower } from './follow.ts';
 import { fileOfRequest, guard, isWithin } from './guard.ts';
 import { renderOut } from './render-out.ts';
-import { sourceLine } from './source-lines.ts';
+import { SourceLines } from './source-lines.ts';
 import { staticFiles } from './static-files.ts';
 
 /** A viewer that is being served. */
@@ -77,7 +77,7 @@ export async function serveViewer(
       hmr: false,
       watch: null,
     },
-    plugins: [sketch.plugin()],
+    plugins: sketch.plugins(),
   });
   const server = createHttpServer(vite.middlewares);
   const close = async (): Promise<void> => {
@@ -128,6 +128,7 @@ class SketchService {
   private readonly named = new Set<string>();
   private readonly follower: Follower;
   private readonly edits = new Edits();
+  private readonly lines = new SourceLines();
   /** Pages that are open, to be told of saves. */
   private readonly pages = new Set<ServerResponse>();
   private server: ViteDevServer | undefined;
@@ -149,7 +150,11 @@ class SketchService {
     for (const page of this.pages) page.end();
   }
 
-  plugin(): Plugin {
+  plugins(): Plugin[] {
+    return [this.plugin(), this.lines.plugin()];
+  }
+
+  private plugin(): Plugin {
     return {
       name: 'frame-juggler-sketch',
       enforce: 'pre',
@@ -190,7 +195,7 @@ class SketchService {
       paths.source,
       answers.post((text) => {
         const served = JSON.parse(text) as SourceLine[];
-        return JSON.stringify(served.map((line) => sourceLine(server, line)));
+        return JSON.stringify(served.map((line) => this.lines.original(line)));
       }),
     );
     middlewares.use(
@@ -240,7 +245,7 @@ class SketchService {
       answers.post(async (text) => {
         const change = JSON.parse(text) as Change;
         const file = this.partOfSketch(change.file);
-        await edits.write(change).finally(() => this.changed([file], []));
+        await edits.write(change).finally(() => this.written(file));
         return '';
       }),
     );
@@ -248,7 +253,7 @@ class SketchService {
       paths.undo,
       answers.post(async () => {
         const file = await edits.undo();
-        this.changed([file], []);
+        await this.written(file);
         return path.basename(file);
       }),
     );
@@ -310,6 +315,12 @@ class SketchService {
     if (!this.isOpen(full) || isOwnCode(full) || !canCompile(full) || full.includes('/node_modules/'))
       throw new Error('this file is no part of the sketch');
     return full;
+  }
+
+  /** A file was written by hand: the page shows it at once, and once. */
+  private async written(file: string): Promise<void> {
+    await this.follower.know(file);
+    this.changed([file], []);
   }
 
   private changed(changed: readonly string[], added: readonly string[]): void {

@@ -69,6 +69,8 @@ export interface CallParts {
   /** What is called, as it is written: `canvas.circle`. */
   readonly name: string;
   readonly parts: readonly CallPart[];
+  /** Where in the text a further option can be written: behind the last one. */
+  readonly behind: number | undefined;
 }
 
 /** A call of a sketch, in a file of a version. */

@@ -3,6 +3,7 @@ import type { ItemDescription, Matrix } from 'frame-juggler';
 import type { CallFacts, CallPart, Change } from '../protocol.ts';
 import { server } from './server.ts';
 import * as state from './state.ts';
+import { through } from './to-page.ts';
 
 /*
  * Numbers by hand: what is moved in the picture, or scrubbed in a field, is written into the call that drew it. While
@@ -60,8 +61,9 @@ function changeOf({ file, version }: CallFacts, values: Values): Change {
   return { file, version, changes };
 }
 
-/** A value as a person would write it, in the quotes that were there. */
+/** A value as a person would write it, in the quotes that were there; an option that was not there, with its name. */
 function written(part: CallPart, value: number | string | boolean): string {
+  if (part.written === '') return `, ${part.path}: ${String(value)}`;
   if (typeof value === 'number') return String(Number(value.toPrecision(12)));
   if (typeof value === 'boolean') return String(value);
   const quote = /^['"`]/.exec(part.written)?.[0] ?? "'";
@@ -72,6 +74,7 @@ function written(part: CallPart, value: number | string | boolean): string {
 export function tryOut(facts: CallFacts, values: Values): void {
   const change = changeOf(facts, values);
   dragging ??= { change, shown: 0, timer: 0 };
+  state.tryingOut.value = true;
   dragging.change = change;
   if (dragging.timer !== 0) return;
   const show = (): void => {
@@ -85,7 +88,7 @@ export function tryOut(facts: CallFacts, values: Values): void {
 /** Writes other values into the file. */
 export async function write(facts: CallFacts, values: Values): Promise<void> {
   stopDragging();
-  await server.change(changeOf(facts, values)).catch(tell);
+  await server.change(changeOf(facts, values)).then(readAgain, tell);
 }
 
 /** Lets go without having changed anything. */
@@ -96,12 +99,23 @@ export async function letBe({ file, version }: CallFacts): Promise<void> {
 
 /** Takes back the last change that was written. */
 export async function undo(): Promise<void> {
-  await server.undo().then((file) => state.notify(`${file} is as it was before`), tell);
+  await server.undo().then((file) => {
+    state.notify(`${file} is as it was before`);
+    return readAgain();
+  }, tell);
+}
+
+/** Reads the call again as soon as its file is written: its places are others now, and the next change may come at once. */
+async function readAgain(): Promise<void> {
+  const source = chosenItem()?.source;
+  const found = source && (await server.call(source).catch(() => undefined));
+  if (found) call.value = found;
 }
 
 function stopDragging(): void {
   clearTimeout(dragging?.timer);
   dragging = undefined;
+  state.tryingOut.value = false;
 }
 
 function tell(error: Error): void {
@@ -166,6 +180,21 @@ export function pageToUnits(facts: CallFacts, item: ItemDescription, view: Matri
   ]);
 }
 
+/** Where a point in the units of a call's points lies on the page; undefined where nothing leads from one to the other. */
+function unitsToPage(
+  facts: CallFacts,
+  item: ItemDescription,
+  view: Matrix,
+): ((x: number, y: number) => [number, number]) | undefined {
+  const linear = inverseOf(pageToUnits(facts, item, view) ?? [0, 0, 0, 0]);
+  if (linear === undefined) return undefined;
+  // Its own turn and scale leave its pin where it is; an item without them lies where its numbers say.
+  const { x: pinX, y: pinY } = pinOf(facts) ?? { x: 0, y: 0 };
+  const [left, top] = through(view, ...through(item.transform, pinX, pinY));
+  const [a, b, c, d] = linear;
+  return (x, y) => [left + a * (x - pinX) + c * (y - pinY), top + b * (x - pinX) + d * (y - pinY)];
+}
+
 function times([a, b, c, d]: readonly number[], [a2, b2, c2, d2]: readonly number[]): number[] {
   return [a * a2 + c * b2, b * a2 + d * b2, a * c2 + c * d2, b * c2 + d * d2];
 }
@@ -202,11 +231,84 @@ const moving =
 export const moveAll = (facts: CallFacts): Move => moving(coordinatesOf(facts));
 
 /** A place of an item that can be taken hold of, in the units of the call's points. */
-export interface Grip {
+interface UnitGrip {
   readonly name: string;
   readonly x: number;
   readonly y: number;
   readonly move: Move;
+}
+
+/** A place of an item that can be taken hold of, and where that is on the page. */
+export interface Grip {
+  readonly name: string;
+  readonly at: readonly [number, number];
+  readonly move: Move;
+}
+
+/** What of an item can be taken hold of: its points, its radius, its corner, and a handle to turn it by. */
+export function gripsOf(facts: CallFacts, item: ItemDescription, view: Matrix): Grip[] {
+  const toPage = unitsToPage(facts, item, view);
+  if (toPage === undefined) return [];
+  const turn = turnGrip(facts, item, toPage);
+  return [...pointGrips(facts), ...(turn === undefined ? [] : [turn])].map(({ name, x, y, move }) => ({
+    name,
+    at: toPage(x, y),
+    move,
+  }));
+}
+
+/** Kinds of shapes that look the same however they are turned. */
+const round = new Set(['circle', 'dot']);
+/** Pixels of the page from an item to the handle that turns it, and the most from its pin. */
+const handle = { away: 26, most: 150 };
+
+/**
+ * The handle that turns an item about its pin: above it, or below where that lies outside the picture. Its call's
+ * `rotate` changes, or is written behind the other options.
+ */
+function turnGrip(
+  facts: CallFacts,
+  item: ItemDescription,
+  toPage: (x: number, y: number) => [number, number],
+): UnitGrip | undefined {
+  const pin = pinOf(facts);
+  const own = ownTurn(facts);
+  const part = turnPart(facts);
+  if (pin === undefined || own === undefined || part === undefined) return undefined;
+  if (part.written === '' && round.has(item.shape)) return undefined;
+  const [left, top] = toPage(pin.x, pin.y);
+  const reach = Math.hypot(item.box.right - item.box.left, item.box.bottom - item.box.top) / 2;
+  const angle = (own.turn * Math.PI) / 180;
+  const handleAt = (side: number): { x: number; y: number; onPage: [number, number] } => {
+    const [ux, uy] = [side * Math.sin(angle), -side * Math.cos(angle)];
+    const [x, y] = toPage(pin.x + ux, pin.y + uy);
+    // Pixels of the page to one unit in that direction; the item's box is in units of the sketch, which are close.
+    const pixels = Math.hypot(x - left, y - top);
+    const far = Math.min(handle.most, reach * pixels + handle.away) / pixels;
+    return { x: pin.x + far * ux, y: pin.y + far * uy, onPage: toPage(pin.x + far * ux, pin.y + far * uy) };
+  };
+  const above = handleAt(1);
+  const { x, y } = above.onPage[1] < 0 || above.onPage[0] < 0 ? handleAt(-1) : above;
+  const [vx, vy] = [x - pin.x, y - pin.y];
+  return {
+    name: 'turn',
+    x,
+    y,
+    move(dx, dy) {
+      const [wx, wy] = [vx + dx, vy + dy];
+      const by = (Math.atan2(vx * wy - vy * wx, vx * wx + vy * wy) * 180) / Math.PI;
+      const turned = Math.round(own.turn + by);
+      return [[part, turned > 180 ? turned - 360 : turned <= -180 ? turned + 360 : turned]];
+    },
+  };
+}
+
+/** The number that turns a call's item; where it has none, the place for one. Undefined where its turn is computed. */
+function turnPart({ parts, behind, name }: CallFacts): CallPart | undefined {
+  const part = parts.find(({ path }) => path === 'rotate');
+  if (part !== undefined) return part.kind === 'number' ? part : undefined;
+  if (behind === undefined || parts.some(({ path }) => path === '…') || /\.grid$/.test(name)) return undefined;
+  return { path: 'rotate', kind: 'number', value: 0, written: '', start: behind, end: behind, line: 0 };
 }
 
 /** The point that a call's `at` names, in its units, where that is written as numbers. */
@@ -217,14 +319,14 @@ export function pinOf({ parts }: CallFacts): { x: number; y: number } | undefine
 }
 
 /** The points, the radius and the corner of an item, where its call has them as numbers. */
-export function gripsOf(facts: CallFacts): Grip[] {
+function pointGrips(facts: CallFacts): UnitGrip[] {
   const own = ownTurn(facts);
   // With a turn of its own, what lies beside its pin lies elsewhere than the numbers say.
   if (own === undefined || own.turn !== 0 || own.scale.some((scale) => scale !== 1)) return [];
   const coordinates = coordinatesOf(facts);
   const number = (path: string): CallPart | undefined =>
     facts.parts.find((part) => part.path === path && part.kind === 'number');
-  const grips: Grip[] = [];
+  const grips: UnitGrip[] = [];
   const place = (point: string): { x: number; y: number } | undefined => {
     const [x, y] = [0, 1].map((axis) => coordinates.find((one) => one.point === point && one.axis === axis)?.part);
     if (x?.kind !== 'number' || y?.kind !== 'number') return undefined;

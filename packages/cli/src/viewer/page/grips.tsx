@@ -78,6 +78,7 @@ export function Grips({ item, view }: { item: ItemDescription; view: Matrix }) {
   });
   // Its own turn and scale leave the pin where it is.
   const pin = pinOf(facts);
+  const pinAt = pin && through(view, ...through(item.transform, pin.x, pin.y));
   return (
     <>
       <g transform={svgMatrix(view)}>
@@ -93,24 +94,25 @@ export function Grips({ item, view }: { item: ItemDescription; view: Matrix }) {
           <path class="held" d={by.item.outline} transform={svgMatrix(by.item.transform)} />
         </g>
       )}
-      {pin !== undefined && (
-        <path class="pin" d={crossAt(...through(view, ...through(item.transform, pin.x, pin.y)))} />
-      )}
-      {gripsOf(facts).map((grip) => {
-        const [x, y] = through(view, ...through(item.transform, grip.x, grip.y));
+      {pinAt !== undefined && <path class="pin" d={crossAt(...pinAt)} />}
+      {gripsOf(facts, item, view).map(({ name, at: [x, y], move }) => {
+        const isTurn = name === 'turn' && pinAt !== undefined;
         return (
-          <rect
-            key={grip.name}
-            class="grip"
-            data-grip={grip.name}
-            x={x - half}
-            y={y - half}
-            width={2 * half}
-            height={2 * half}
-            {...handlers(grip.move, false)}
-          >
-            <title>{grip.name}</title>
-          </rect>
+          <g key={name}>
+            {isTurn && <path class="lever" d={`M${pinAt[0]} ${pinAt[1]}L${x} ${y}`} />}
+            <rect
+              class="grip"
+              data-grip={name}
+              x={x - half}
+              y={y - half}
+              width={2 * half}
+              height={2 * half}
+              rx={isTurn ? half : 0}
+              {...handlers(move, false)}
+            >
+              <title>{name}</title>
+            </rect>
+          </g>
         );
       })}
     </>

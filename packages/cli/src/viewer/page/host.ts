@@ -22,6 +22,9 @@ import * as state from './state.ts';
 /** Milliseconds between two looks at what the sketch is doing. */
 const lookEvery = 100;
 
+/** So many bytes the workers may hold: more is a sketch that keeps what it should let go, and soon takes the page with it. */
+const maxMemory = 3e9;
+
 /** The width and height of a canvas that has shown nothing yet. */
 const unseen = 1;
 
@@ -112,6 +115,8 @@ export class SketchHost {
   private track: InputTrack | undefined;
   private dials: Record<string, unknown> = {};
   private playing = true;
+  /** Whether what is shown is a change that is being tried out by hand. */
+  private showsTrial = false;
   /** How often a frame was asked for. */
   private wish = 0;
   private density = 1;
@@ -121,6 +126,7 @@ export class SketchHost {
   /** @param place the element in which the canvas stands */
   constructor(private readonly place: HTMLElement) {
     setInterval(() => this.look(), lookEvery);
+    void this.watchMemory();
     const sendInput = (): void => {
       requestAnimationFrame(sendInput);
       const events = this.current?.input?.take(1) ?? [];
@@ -386,7 +392,9 @@ export class SketchHost {
     state.alive.value = true;
     state.failure.value = undefined;
     const old = this.place.querySelector<HTMLCanvasElement>('#canvas');
-    if (old !== null) void hold(old, `before the last change, ${nowInWords()}`);
+    // What was only tried out on the way is not what there was before.
+    if (old !== null && !this.showsTrial) void hold(old, `before the last change, ${nowInWords()}`);
+    this.showsTrial = state.tryingOut.value;
     before?.end();
     for (const message of stage.held) this.heard(message, stage);
     state.loads.value++;
@@ -438,6 +446,27 @@ export class SketchHost {
     for (const stage of [this.coming, this.current]) {
       const stuck = stage?.stuckIn(now, patience);
       if (stage !== undefined && stuck !== undefined) this.crashed(stage, inWords(stuck, patience), stuck);
+    }
+  }
+
+  /** Ends a sketch that holds too much memory. The browser takes its time to tell, some 20 s. */
+  private async watchMemory(): Promise<void> {
+    const { performance: measuring } = window as {
+      performance: Performance & { measureUserAgentSpecificMemory?(): Promise<{ bytes: number }> };
+    };
+    while (measuring.measureUserAgentSpecificMemory !== undefined) {
+      const held = await measuring.measureUserAgentSpecificMemory().then(
+        ({ bytes }) => bytes,
+        () => undefined,
+      );
+      // Not every browser tells, and not of every page.
+      if (held === undefined) return;
+      if (held > maxMemory && this.current !== undefined)
+        this.crashed(
+          this.current,
+          `the sketch holds ${(held / 1e9).toFixed(1)} GB of memory: look for a list that grows from frame to frame`,
+        );
+      await new Promise((resolve) => setTimeout(resolve, 1000));
     }
   }
 

@@ -114,6 +114,8 @@ export const looksInside = computed(() => partsOpen.value || outlines.value || b
 export const loads = signal(0);
 /** Whether something was just dragged: the click that ends it chooses nothing. */
 export const dragged = signal(false);
+/** Whether a change is being tried out by hand: what is shown then is no save. */
+export const tryingOut = signal(false);
 /** The picture that is kept to compare with: the one before the last save, or one that was chosen. */
 export const held = signal<{ readonly picture: ImageBitmap; readonly words: string } | undefined>();
 /** Whether it is shown beside what is now. */
