@@ -14,6 +14,7 @@ const packed = [
   'sketch/table.js',
   'formats/quantize.js',
   'surfaces/svg/picture-data.js',
+  'review/compare-pictures.js',
 ];
 
 await import('./fonts.mjs');

@@ -106,6 +106,7 @@ export const framesOption = (): Option =>
   new Option('--frames <A..B>', 'the first and the last frame; the whole run if left out').argParser(numberRange);
 export const pickOption = (): Option =>
   new Option('--pick <n,n,…>', 'just these frames').argParser(frameList).conflicts(['frames', 'count']);
+export const wholeNumberOption = (flag: string, text: string): Option => new Option(flag, text).argParser(wholeNumber);
 export const countOption = (flag: string, text: string): Option => new Option(flag, text).argParser(count);
 export const quietOption = (): Option => new Option('-q, --quiet', 'print nothing but errors');
 export const jsonOption = (): Option => new Option('--json', 'print what was done as JSON');

@@ -3,7 +3,9 @@ import { createRequire } from 'node:module';
 import { Command, CommanderError } from 'commander';
 import { asSketchError, SketchError } from 'frame-juggler';
 import { Stopped } from 'frame-juggler/node';
+import { compareCommand } from './compare.ts';
 import { demoCommand } from './demo.ts';
+import { explainCommand } from './explain.ts';
 import { playCommand } from './play.ts';
 import { renderCommand } from './render.ts';
 import { stripCommand } from './strip.ts';
@@ -17,7 +19,7 @@ const interrupted = 130;
 
 function program(): Command {
   const juggle = new Command('juggle')
-    .description('Plays and renders frame-based sketches.')
+    .description('Plays, renders, explains and compares frame-based sketches.')
     .version(version, '-V, --version', 'print the version')
     .helpOption('-h, --help', 'print this help')
     .helpCommand('help [command]', 'print the help of a command')
@@ -31,8 +33,8 @@ Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
     );
   // Subcommands take these over as they are added.
   juggle.exitOverride().configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'juggle: ')) });
-  for (const command of [playCommand(), renderCommand(), stripCommand(), demoCommand()])
-    juggle.addCommand(command.copyInheritedSettings(juggle));
+  const commands = [playCommand(), renderCommand(), stripCommand(), explainCommand(), compareCommand(), demoCommand()];
+  for (const command of commands) juggle.addCommand(command.copyInheritedSettings(juggle));
   return juggle;
 }
 

@@ -169,11 +169,11 @@ export function addHostCode(root: string): void {
 }
 
 /** An error's stack with more of its calls than engines keep by themselves: ours may lie many deep in a sketch's. */
-function fullStack(error: Error): string | undefined {
+function fullStack(error: Error, calls = 100): string | undefined {
   const engine = Error as { captureStackTrace?: (target: object) => void; stackTraceLimit?: number };
   if (engine.captureStackTrace === undefined) return error.stack;
   const limit = engine.stackTraceLimit;
-  engine.stackTraceLimit = 100;
+  engine.stackTraceLimit = calls;
   engine.captureStackTrace(error);
   const { stack } = error;
   engine.stackTraceLimit = limit;
@@ -182,11 +182,59 @@ function fullStack(error: Error): string | undefined {
 
 /** The line at hand of the sketch that called the library, where the engine tells. */
 export function sketchLine(): SourceLine | undefined {
-  return sketchLines(fullStack(new Error()))[0];
+  const place = placeOfCall();
+  // Writing a stack out, by its source map too, takes far longer than finding out that it is of a known place.
+  const known = place === undefined ? undefined : linesByPlace.get(place);
+  if (known !== undefined) return known;
+  const line = sketchLines(fullStack(new Error()), 1)[0];
+  if (place !== undefined && line !== undefined) {
+    if (linesByPlace.size > maxPlaces) linesByPlace.clear();
+    linesByPlace.set(place, line);
+  }
+  return line;
 }
 
-/** The lines of a stack trace that are neither the library's nor the host's, innermost first. */
-function sketchLines(stack: string | undefined): SourceLine[] {
+const linesByPlace = new Map<string, SourceLine>();
+const maxPlaces = 10_000;
+/** The library's own calls are few where a line is asked for. */
+const nearCalls = 12;
+
+/** What V8 tells of a call: where it is in the code that is run. */
+interface CallSite {
+  getFileName(): string | null;
+  getLineNumber(): number | null;
+  getColumnNumber(): number | null;
+}
+
+/** Where the sketch called the library, in the code that is run; undefined where the engine does not tell. */
+function placeOfCall(): string | undefined {
+  const engine = Error as {
+    captureStackTrace?: (target: object) => void;
+    prepareStackTrace?: unknown;
+    stackTraceLimit?: number;
+  };
+  if (engine.captureStackTrace === undefined) return undefined;
+  const { prepareStackTrace, stackTraceLimit } = engine;
+  engine.stackTraceLimit = nearCalls;
+  engine.prepareStackTrace = (_: unknown, calls: CallSite[]) => calls;
+  try {
+    const holder: { stack?: unknown } = {};
+    engine.captureStackTrace(holder);
+    if (!Array.isArray(holder.stack)) return undefined;
+    for (const call of holder.stack as CallSite[]) {
+      const file = call.getFileName();
+      if (file !== null && !isHostCode(file) && !file.includes('/node_modules/') && !file.startsWith('node:'))
+        return `${file}:${call.getLineNumber()}:${call.getColumnNumber()}`;
+    }
+    return undefined;
+  } finally {
+    engine.prepareStackTrace = prepareStackTrace;
+    engine.stackTraceLimit = stackTraceLimit;
+  }
+}
+
+/** The lines of a stack trace that are neither the library's nor the host's, innermost first; at most `most` of them. */
+function sketchLines(stack: string | undefined, most = Infinity): SourceLine[] {
   const lines: SourceLine[] = [];
   for (const row of (stack ?? '').split('\n')) {
     const found = framePattern.exec(row);
@@ -194,6 +242,7 @@ function sketchLines(stack: string | undefined): SourceLine[] {
     const [, file, line, column] = found;
     if (isHostCode(file) || file.includes('/node_modules/') || row.includes('node:')) continue;
     lines.push({ file: plainPath(file), line: Number(line), column: Number(column) });
+    if (lines.length >= most) break;
   }
   return lines;
 }

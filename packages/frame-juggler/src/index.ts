@@ -85,6 +85,11 @@ export type { MeasureOptions, TextAnchor, TextOptions } from './text/options.ts'
 export type { Align, TextStyleOptions, Weight } from './text/style.ts';
 export { describeFrame, transformInWords } from './review/describe.ts';
 export type { FrameDescription, GroupDescription, Hidden, ItemDescription } from './review/describe.ts';
+export { explainFrame, explanationLines } from './review/explain.ts';
+export type { ExplainedItem, ExplainHead, ExplainWish, Explanation } from './review/explain.ts';
+export { compareFrames, frameDifferenceLines } from './review/compare-frames.ts';
+export type { FrameDifference, ItemChange } from './review/compare-frames.ts';
+export { colorInWords, frameInWords } from './review/words.ts';
 export { itemsAt } from './review/hit.ts';
 export { isSameFrame } from './review/same-frame.ts';
 export { addHostCode, asSketchError, SketchError, sketchLine } from './error.ts';

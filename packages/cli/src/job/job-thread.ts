@@ -1,19 +1,21 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { asSketchError, SketchError, type Sketch } from 'frame-juggler';
-import { render, Stopped, strip, type RenderOptions, type StripOptions } from 'frame-juggler/node';
-import { openSketch } from '../open-sketch.ts';
+import { asSketchError, SketchError } from 'frame-juggler';
+import {
+  compare,
+  explain,
+  isPictureFile,
+  readPictureFile,
+  render,
+  Stopped,
+  strip,
+  type Compared,
+} from 'frame-juggler/node';
+import type { RunArguments } from '../arguments.ts';
+import { openSketch, type OpenSketch } from '../open-sketch.ts';
 import { Calls } from '../calls.ts';
-import type { JobData, JobMessage, JobName, JobOrder, Jobs } from './messages.ts';
+import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
 /* The thread in which a command's work is done, the sketch's own code among it. */
-
-type Job = (sketch: Sketch, output: string, options: RenderOptions & StripOptions) => Promise<Jobs[JobName]['facts']>;
-
-const jobs: Readonly<Record<JobName, Job>> = {
-  render,
-  // What a strip was made from is not kept, and no other process makes it.
-  strip: (sketch, output, { source: _source, onProcess: _onProcess, ...options }) => strip(sketch, output, options),
-};
 
 const port = parentPort!;
 const { request, calls: memory } = workerData as JobData;
@@ -24,22 +26,62 @@ port.on('message', (order: JobOrder) => {
   if (order === 'stop') stop.abort();
 });
 
-try {
-  const { name, file, output, run, options } = request;
+/** How every job is heard of and stopped. */
+const watched = {
+  signal: stop.signal,
+  onProgress: (done: number, total: number) => tell({ type: 'progress', done, total }),
+  onCall: (call?: { name: 'load' | 'start' | 'step' | 'paint'; frame: number }) =>
+    call === undefined ? calls.end() : calls.begin(call.name, call.frame),
+};
+
+type Job<Name extends JobName> = (request: JobRequest<Name>) => Promise<Jobs[Name]['facts']>;
+
+const jobs: { [Name in JobName]: Job<Name> } = {
+  async render({ file, run, output, options }) {
+    const { sketch, settings } = await open(file, run);
+    const onProcess = (pid: number): void => tell({ type: 'process', pid });
+    return render(sketch, output!, { ...settings, ...options, ...watched, onProcess });
+  },
+  async strip({ file, run, output, options }) {
+    const { sketch, settings } = await open(file, run);
+    return strip(sketch, output!, { ...settingsOnly(settings), ...options, ...watched });
+  },
+  async explain({ file, run, output, options }) {
+    const { sketch, settings } = await open(file, run);
+    return explain(sketch, {
+      ...settingsOnly(settings),
+      ...options,
+      ...watched,
+      ...(output !== undefined && { output }),
+    });
+  },
+  async compare({ file, run, output, options: { other = file, frame, otherFrame = frame, otherSeed, ...options } }) {
+    const sideOf = async (name: string, settled: RunArguments, at: number | undefined): Promise<Compared> => {
+      if (isPictureFile(name)) return { picture: await readPictureFile(name), name };
+      const { sketch, settings } = await open(name, settled);
+      return { sketch, ...settingsOnly(settings), ...(at !== undefined && { frame: at }), ...watched };
+    };
+    const one = await sideOf(file, run, frame);
+    const two = await sideOf(other, otherSeed === undefined ? run : { ...run, seed: otherSeed }, otherFrame);
+    return compare(one, two, { ...options, ...(output !== undefined && { output }) });
+  },
+};
+
+/** What a sketch was read from is only kept with what is rendered. */
+function settingsOnly({ source: _, ...settings }: OpenSketch['settings']): Omit<OpenSketch['settings'], 'source'> {
+  return settings;
+}
+
+async function open(file: string, run: RunArguments): Promise<OpenSketch> {
   calls.begin('load');
-  const { sketch, settings, notes } = await openSketch(file, run, (done, total, name) =>
-    tell({ type: 'loading', done, total, name }),
-  );
+  const opened = await openSketch(file, run, (done, total, name) => tell({ type: 'loading', done, total, name }));
   calls.end();
-  tell({ type: 'loaded', title: sketch.title, notes });
-  const facts = await jobs[name](sketch, output, {
-    ...settings,
-    ...options,
-    signal: stop.signal,
-    onProgress: (done, total) => tell({ type: 'progress', done, total }),
-    onCall: (call) => (call === undefined ? calls.end() : calls.begin(call.name, call.frame)),
-    onProcess: (pid) => tell({ type: 'process', pid }),
-  });
+  tell({ type: 'loaded', title: opened.sketch.title, notes: opened.notes });
+  return opened;
+}
+
+try {
+  const facts = await (jobs[request.name] as Job<JobName>)(request);
   tell({ type: 'done', facts });
 } catch (thrown) {
   // A fault that is none of the sketch's is ours: its trace helps to mend it.

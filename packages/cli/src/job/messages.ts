@@ -1,4 +1,13 @@
-import type { Rendered, RenderOptions, Strip, StripOptions } from 'frame-juggler/node';
+import type {
+  CompareOptions,
+  Comparison,
+  Explained,
+  ExplainOptions,
+  Rendered,
+  RenderOptions,
+  Strip,
+  StripOptions,
+} from 'frame-juggler/node';
 import type { RunArguments } from '../arguments.ts';
 
 /*
@@ -10,6 +19,17 @@ import type { RunArguments } from '../arguments.ts';
 export interface Jobs {
   render: { options: Partial<RenderOptions>; facts: Rendered };
   strip: { options: StripOptions; facts: Strip };
+  explain: { options: ExplainOptions; facts: Explained };
+  compare: { options: CompareOptions & ComparedSides; facts: Comparison };
+}
+
+/** Which frames of which files are compared. */
+export interface ComparedSides {
+  /** The other file; the same one if left out. */
+  readonly other?: string;
+  readonly frame?: number;
+  readonly otherFrame?: number;
+  readonly otherSeed?: number;
 }
 
 export type JobName = keyof Jobs;
@@ -17,7 +37,8 @@ export type JobName = keyof Jobs;
 export interface JobRequest<Name extends JobName = JobName> {
   readonly name: Name;
   readonly file: string;
-  readonly output: string;
+  /** The file to write, where there is one. */
+  readonly output: string | undefined;
   /** What chooses the run. */
   readonly run: RunArguments;
   readonly options: Jobs[Name]['options'];

@@ -32,9 +32,10 @@ export async function runJob<Name extends JobName>(
   let graceful = false;
   const timers: NodeJS.Timeout[] = [];
   // Of the frame that is shown at a moment only the thread knows the number.
-  const { frames, frame = Infinity }: RenderOptions = request.options;
+  const { frames, frame = Infinity } = request.options as RenderOptions;
   const first = frames?.[0] ?? (request.name === 'render' ? frame : 0);
-  const there = (): string => whatIsThere(request.output, first, done);
+  const { output } = request;
+  const there = (): string => (output === undefined ? 'Nothing was done' : whatIsThere(output, first, done));
   const stops: (() => void)[] = [];
 
   try {
@@ -103,7 +104,7 @@ export async function runJob<Name extends JobName>(
     await worker.terminate();
     // What ended by itself has seen to its encoder, whose number may be another's by now.
     if (!graceful) for (const pid of processes) kill(pid);
-    await discardUnfinished(request.output);
+    if (output !== undefined) await discardUnfinished(output);
   }
 }
 

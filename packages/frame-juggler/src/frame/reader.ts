@@ -62,22 +62,13 @@ export interface Visitor {
 
 const isIsolated = (group: Group): boolean => group.isolated;
 
-/** Walks the columns of a frame. */
+/** Walks the columns of a frame. What items share is read once it is met, so that a few items of many cost little. */
 export class FrameReader {
   private readonly matrices: Matrix[] = [];
   private readonly paints: Exclude<ItemPaint, number>[] = [];
-  private readonly groups: Group[];
+  private readonly groups: Group[] = [];
 
-  constructor(readonly frame: Frame) {
-    const { matrices: numbers } = frame;
-    for (let i = 0; i < numbers.length; i += 6)
-      this.matrices.push([numbers[i], numbers[i + 1], numbers[i + 2], numbers[i + 3], numbers[i + 4], numbers[i + 5]]);
-    this.paints = frame.paints.map((paint) => withPicture(paint, frame.pictures));
-    // A group stands behind the groups about it.
-    this.groups = [];
-    for (const { parent, ...group } of frame.groups)
-      this.groups.push({ ...group, parent: parent === 0 ? undefined : this.groups[parent - 1] });
-  }
+  constructor(readonly frame: Frame) {}
 
   /**
    * Goes through items in painter's order, with the beginnings and ends of the groups about them.
@@ -120,12 +111,13 @@ export class FrameReader {
     item.text = entry(names, columns.text[place]);
     item.start = columns.pathStart[place];
     item.end = columns.pathEnd[place];
-    item.transform = this.matrices[columns.transform[place]];
+    const at = columns.transform[place];
+    item.transform = this.matrices[at] ?? this.readMatrix(at);
     item.fill = this.paintOf(columns.fillKind[place], columns.fill[place]);
     item.fillRule = columns.evenOdd[place] === 1 ? 'evenodd' : 'nonzero';
     item.opacity = columns.opacity[place];
     item.blend = blendModes[columns.blend[place] ?? 0];
-    item.group = entry(this.groups, columns.group[place]);
+    item.group = this.groupAt(columns.group[place]);
     item.layer = columns.layer[place] ?? 0;
     item.source = entry(this.frame.sources, columns.source[place]);
     const strokePaint = this.paintOf(columns.strokeKind[place] ?? noPaint, columns.stroke[place]);
@@ -134,7 +126,34 @@ export class FrameReader {
   }
 
   private paintOf(kind: number, paint: number): ItemPaint | undefined {
-    return kind === noPaint ? undefined : kind === colorPaint ? paint : this.paints[paint - 1];
+    if (kind === noPaint) return undefined;
+    if (kind === colorPaint) return paint;
+    const { paints, pictures } = this.frame;
+    return (this.paints[paint] ??= withPicture(paints[paint - 1], pictures));
+  }
+
+  private readMatrix(at: number): Matrix {
+    const { matrices } = this.frame;
+    const i = at * 6;
+    const matrix: Matrix = [
+      matrices[i],
+      matrices[i + 1],
+      matrices[i + 2],
+      matrices[i + 3],
+      matrices[i + 4],
+      matrices[i + 5],
+    ];
+    this.matrices[at] = matrix;
+    return matrix;
+  }
+
+  /** A group by its place, counted from 1; undefined for none. */
+  private groupAt(place: number): Group | undefined {
+    if (!(place > 0)) return undefined;
+    const known = this.groups[place];
+    if (known !== undefined) return known;
+    const { parent, ...group } = this.frame.groups[place - 1];
+    return (this.groups[place] = { ...group, parent: this.groupAt(parent) });
   }
 }
 

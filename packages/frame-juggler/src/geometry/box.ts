@@ -22,3 +22,13 @@ export function growBox(box: Box, x: number, y: number): Box {
 export function padBox(box: Box, by: number): Box {
   return { left: box.left - by, top: box.top - by, right: box.right + by, bottom: box.bottom + by };
 }
+
+/** What two boxes share; empty where they share nothing. */
+export function intersectBoxes(one: Box, other: Box): Box {
+  return {
+    left: Math.max(one.left, other.left),
+    top: Math.max(one.top, other.top),
+    right: Math.min(one.right, other.right),
+    bottom: Math.min(one.bottom, other.bottom),
+  };
+}

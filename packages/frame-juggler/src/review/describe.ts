@@ -8,7 +8,7 @@ import { pathData, short } from '../geometry/write-path-data.ts';
 import { atan2 } from '../maths/arc.ts';
 import { hypot } from '../maths/power.ts';
 import { cssColor } from '../paint/color.ts';
-import { seenShares } from './seen.ts';
+import { seenShares, type SeenShare } from './seen.ts';
 
 /*
  * What a frame drew, item by item, in words and numbers for a person. Nothing here is drawn; whoever shows it decides
@@ -38,6 +38,9 @@ export interface ItemDescription {
   readonly transform: Matrix;
   /** The transform in words: "moved to 480, 200, turned by 30°". Empty where it changes nothing. */
   readonly placed: string;
+  /** What its inside and its outline are painted with, in words; undefined where it has none. */
+  readonly fill: string | undefined;
+  readonly stroke: string | undefined;
   /** How it is painted, in words. */
   readonly style: string;
   /** What part of what it would paint on the canvas can be seen, 0 to 1; undefined where the frame has too many items. */
@@ -59,13 +62,20 @@ export interface FrameDescription {
 }
 
 /** Above so many items it is not worked out what can be seen of each: every one is drawn by itself for that. */
-const maxForSeen = 3000;
+const maxForSeen = 20_000;
 
-/** What a frame drew, in painter's order. */
-export function describeFrame(frame: Frame): FrameDescription {
+/** What can be seen of each item; undefined where there are too many to work it out. */
+export function sharesOf(frame: Frame): SeenShare[] | undefined {
+  return frame.order.length <= maxForSeen ? seenShares(frame) : undefined;
+}
+
+/**
+ * What a frame drew, in painter's order.
+ * @param shares what can be seen of each item, where that is known already
+ */
+export function describeFrame(frame: Frame, shares = sharesOf(frame)): FrameDescription {
   const reader = new FrameReader(frame);
   const items = reader.items();
-  const shares = items.length <= maxForSeen ? seenShares(frame) : undefined;
   const canvas = canvasBox(frame);
   const places = new Map<number, number[]>();
   return {
@@ -85,6 +95,8 @@ export function describeFrame(frame: Frame): FrameDescription {
         outline: pathData(item.path),
         transform: item.transform,
         placed: transformInWords(item.transform),
+        fill: item.fill === undefined ? undefined : paintInWords(item.fill),
+        stroke: strokeInWords(item),
         style: styleInWords(item),
         seen: share?.seen,
         hidden: whyHidden(item, box, canvas, share),
@@ -94,7 +106,7 @@ export function describeFrame(frame: Frame): FrameDescription {
 }
 
 /** The canvas in the sketch's units. */
-function canvasBox({ width, height, view }: Frame): Box {
+export function canvasBox({ width, height, view }: Frame): Box {
   const back = inverse(view);
   if (back === undefined) return { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
   return pathBox([0, 0, 0, 1, width, 0, 1, width, height, 1, 0, height], back);
@@ -156,13 +168,18 @@ function round(value: number): number {
   return Number(value.toPrecision(9));
 }
 
-function styleInWords({ fill, stroke, opacity, blend, layer }: Item): string {
+function strokeInWords({ stroke }: Item): string | undefined {
+  if (stroke === undefined) return undefined;
+  const dashed = stroke.dash.length > 0 ? `, dash ${stroke.dash.map(short).join(' ')}` : '';
+  return `${paintInWords(stroke.paint)}, ${short(stroke.width)} wide${dashed}`;
+}
+
+function styleInWords(item: Item): string {
+  const { fill, opacity, blend, layer } = item;
   const words: string[] = [];
   if (fill !== undefined) words.push(`fill ${paintInWords(fill)}`);
-  if (stroke !== undefined) {
-    const dashed = stroke.dash.length > 0 ? `, dash ${stroke.dash.map(short).join(' ')}` : '';
-    words.push(`stroke ${paintInWords(stroke.paint)}, ${short(stroke.width)} wide${dashed}`);
-  }
+  const stroke = strokeInWords(item);
+  if (stroke !== undefined) words.push(`stroke ${stroke}`);
   if (words.length === 0) words.push('neither fill nor stroke');
   if (opacity < 1) words.push(`opacity ${short(opacity)}`);
   if (blend !== 'normal') words.push(`blend ${blend}`);

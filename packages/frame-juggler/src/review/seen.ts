@@ -1,8 +1,14 @@
+import { FrameReader, type Item } from '../frame/reader.ts';
 import type { Frame } from '../frame/frame.ts';
+import { intersectBoxes, padBox, type Box } from '../geometry/box.ts';
+import { largestScale, multiply, scaling, translation, type Matrix } from '../geometry/matrix.ts';
+import { pathBox } from '../geometry/path.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
 
 /** How wide and high, in pixels, frames are looked at for this: enough to tell a hundredth of most shapes. */
-const lookedAt = 360;
+const lookedAt = 480;
+/** So many pixels are looked at in all, so that ten thousand large items take no longer than a second or so. */
+const maxPixels = 60e6;
 
 /** What can be seen of an item. */
 export interface SeenShare {
@@ -18,27 +24,76 @@ export interface SeenShare {
  * source-over compositing. Blend modes are counted as plain ones.
  */
 export function seenShares(frame: Frame): SeenShare[] {
-  const { width, height, order } = frame;
-  const surface = new RasterSurface();
-  const density = Math.min(1, lookedAt / Math.max(width, height));
+  const { order } = frame;
+  const items = new FrameReader(frame).items();
   const shares: SeenShare[] = Array.from(order, () => ({ seen: 0, painted: false }));
-  let through: Float32Array | undefined;
+  const { density, width, height, boxes } = placesOf(frame, items);
+  const through = new Float32Array(width * height).fill(1);
+  const view = multiply(scaling(density, density), frame.view);
+  const surface = new RasterSurface();
   for (let i = order.length - 1; i >= 0; i--) {
-    surface.draw({ ...frame, density, background: 0, carry: 0, order: order.subarray(i, i + 1) });
+    const box = boxes[i];
+    if (box === undefined) continue;
+    const [across, down] = [box.right - box.left, box.bottom - box.top];
+    // Only the pixels that it can reach are drawn.
+    surface.draw({
+      ...frame,
+      width: across,
+      height: down,
+      density: 1,
+      view: multiply(translation(-box.left, -box.top), view),
+      background: 0,
+      carry: 0,
+      order: order.subarray(i, i + 1),
+    });
     const { data } = surface.drawn;
-    through ??= new Float32Array(data.length / 4).fill(1);
     let all = 0;
     let seen = 0;
-    for (let at = 3, pixel = 0; at < data.length; at += 4, pixel++) {
-      const alpha = data[at];
-      if (alpha === 0) continue;
-      all += alpha;
-      seen += alpha * through[pixel];
-      through[pixel] *= 1 - alpha / 255;
+    for (let y = 0, at = 3; y < down; y++) {
+      let pixel = (box.top + y) * width + box.left;
+      for (let x = 0; x < across; x++, at += 4, pixel++) {
+        const alpha = data[at];
+        if (alpha === 0) continue;
+        all += alpha;
+        seen += alpha * through[pixel];
+        through[pixel] *= 1 - alpha / 255;
+      }
     }
     // Edges of what lies exactly above leave a little of every pixel that they cut.
     const share = all === 0 ? 0 : seen / all;
     shares[i] = { seen: share < 0.002 ? 0 : Math.min(1, share), painted: all > 0 };
   }
   return shares;
+}
+
+/** The pixels that each item can reach, at a density at which they are not too many; none for what is off the canvas. */
+function placesOf(
+  frame: Frame,
+  items: readonly Item[],
+): { density: number; width: number; height: number; boxes: (Box | undefined)[] } {
+  let density = Math.min(1, lookedAt / Math.max(frame.width, frame.height));
+  for (;;) {
+    const [width, height] = [frame.width, frame.height].map((side) => Math.max(1, Math.round(side * density)));
+    const view = multiply(scaling(density, density), frame.view);
+    const boxes = items.map((item) => pixelBox(item, view, width, height));
+    const pixels = boxes.reduce(
+      (sum, box) => sum + (box === undefined ? 0 : (box.right - box.left) * (box.bottom - box.top)),
+      0,
+    );
+    if (pixels <= maxPixels || density < 0.02) return { density, width, height, boxes };
+    density *= Math.min(0.7, Math.sqrt(maxPixels / pixels));
+  }
+}
+
+function pixelBox({ path, transform, stroke }: Item, view: Matrix, width: number, height: number): Box | undefined {
+  const matrix = multiply(view, transform);
+  const reach = stroke === undefined ? 0 : (stroke.width * Math.max(stroke.miterLimit, 1.5) * largestScale(matrix)) / 2;
+  const { left, top, right, bottom } = intersectBoxes(padBox(pathBox(path, matrix), reach + 1), {
+    left: 0,
+    top: 0,
+    right: width,
+    bottom: height,
+  });
+  const box = { left: Math.floor(left), top: Math.floor(top), right: Math.ceil(right), bottom: Math.ceil(bottom) };
+  return box.right > box.left && box.bottom > box.top ? box : undefined;
 }

@@ -1,0 +1,99 @@
+import { Command, InvalidArgumentError, Option } from 'commander';
+import { frameDifferenceLines, SketchError } from 'frame-juggler';
+import { isPictureFile, pictureDifferenceInWords, type Comparison } from 'frame-juggler/node';
+import {
+  addRunOptions,
+  frameOption,
+  jsonOption,
+  quietOption,
+  wholeNumberOption,
+  type ReportArguments,
+  type RunArguments,
+} from './arguments.ts';
+import { runJob } from './job/run-job.ts';
+import { Progress } from './progress.ts';
+
+interface CompareArguments extends RunArguments, ReportArguments {
+  output?: string;
+  frame?: number;
+  otherFrame?: number;
+  otherSeed?: number;
+  tolerance?: number;
+  threshold?: number;
+}
+
+/** What the exit code says of differences. */
+const differs = 1;
+
+export function compareCommand(): Command {
+  const command = new Command('compare')
+    .description('Shows what differs between two sketches, frames, seeds or pictures: pixels, and which items.')
+    .argument('<one>', 'a sketch file, or a picture: .png, .jpg')
+    .argument('[other]', 'what it is compared with; the same sketch if left out')
+    .option('-o, --output <file>', 'a .png file to write: both side by side, with the difference marked')
+    .addOption(frameOption())
+    .addOption(wholeNumberOption('--other-frame <n>', 'the frame of the other; the same if left out'))
+    .addOption(wholeNumberOption('--other-seed <n>', 'the seed of the other; the same if left out'))
+    .addOption(new Option('--tolerance <percent>', 'how many of the pixels may differ').argParser(upTo(100)))
+    .addOption(
+      new Option('--threshold <part>', 'how far colors may be apart, 0 to 1, and still be the same').argParser(upTo(1)),
+    );
+  return addRunOptions(command)
+    .addOption(quietOption())
+    .addOption(jsonOption())
+    .addHelpText(
+      'after',
+      `
+Exit codes: 0 no more differs than may, 1 more does, 2 it could not be done.
+
+Examples:
+  juggle compare harbor.ts before/harbor.ts -o difference.png
+  juggle compare harbor.ts --frame 0 --other-frame 30
+  juggle compare harbor.ts --seed 1 --other-seed 2 -o seeds.png
+  juggle compare harbor.ts kept.png --tolerance 0.1`,
+    )
+    .action(async (one: string, other: string | undefined, options: CompareArguments) => {
+      const { frame, otherFrame, otherSeed, tolerance, threshold } = options;
+      if (other === undefined && otherFrame === undefined && otherSeed === undefined)
+        throw new SketchError({
+          problem: `${one} would be compared with itself`,
+          expected: 'name another file, or give --other-frame or --other-seed',
+        });
+      if ([one, other ?? one].every(isPictureFile) && (frame ?? otherFrame ?? otherSeed) !== undefined)
+        throw new SketchError({
+          problem: 'pictures have neither frames nor seeds',
+          expected: 'leave those options out',
+        });
+      const given = { other, frame, otherFrame, otherSeed, tolerance, threshold };
+      const progress = new Progress('frames', options.quiet === true);
+      try {
+        const chosen = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
+        const request = { name: 'compare', file: one, output: options.output, run: options, options: chosen } as const;
+        const found = await runJob(request, progress);
+        progress.end();
+        if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
+        else if (options.quiet !== true) process.stdout.write(`${inWords(found).join('\n')}\n`);
+        if (!found.alike) process.exitCode = differs;
+      } finally {
+        progress.end();
+      }
+    });
+}
+
+function inWords({ names: [one, other], pixels, items }: Comparison): string[] {
+  return [
+    `${one}`,
+    `${other}`,
+    '',
+    pictureDifferenceInWords(pixels),
+    ...(items === undefined ? [] : frameDifferenceLines(items)),
+  ];
+}
+
+function upTo(most: number): (text: string) => number {
+  return (text) => {
+    const value = Number(text);
+    if (text.trim() !== '' && value >= 0 && value <= most) return value;
+    throw new InvalidArgumentError(`Expected a number from 0 to ${most}.`);
+  };
+}

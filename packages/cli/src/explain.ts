@@ -1,0 +1,92 @@
+import { Command, InvalidArgumentError, Option } from 'commander';
+import { explanationLines } from 'frame-juggler';
+import type { ExplainOptions } from 'frame-juggler/node';
+import {
+  addRunOptions,
+  countOption,
+  frameOption,
+  jsonOption,
+  quietOption,
+  secondsOption,
+  type FrameArguments,
+  type ReportArguments,
+  type RunArguments,
+} from './arguments.ts';
+import { runJob } from './job/run-job.ts';
+import { Progress } from './progress.ts';
+import { terminalWidth } from './report.ts';
+
+interface ExplainArguments extends RunArguments, FrameArguments, ReportArguments {
+  output?: string;
+  pixel?: [number, number];
+  item?: number;
+  line?: number;
+  words?: boolean;
+  all?: boolean;
+}
+
+export function explainCommand(): Command {
+  const command = new Command('explain')
+    .description(
+      'Tells what a frame of a sketch drew, in order: what, where, how, by which line, and what of it can be seen.',
+    )
+    .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
+    .addOption(frameOption())
+    .addOption(secondsOption())
+    .addOption(new Option('--pixel <x,y>', 'what lies at a pixel of the canvas, from top to bottom').argParser(pixel))
+    .addOption(countOption('--item <n>', 'one item in full, by its number').conflicts(['pixel', 'line']))
+    .addOption(countOption('--line <n>', 'all that this line of the sketch drew').conflicts(['pixel']))
+    .option('--all', 'a row for each item, also of the many that a loop drew')
+    .option('--words', 'one sentence that says what is to be seen')
+    .option('-o, --output <file>', 'a .png file to write, with what was asked for set off');
+  return addRunOptions(command)
+    .addOption(quietOption())
+    .addOption(jsonOption().conflicts('words'))
+    .addHelpText(
+      'after',
+      `
+Examples:
+  juggle explain harbor.ts
+  juggle explain harbor.ts --seconds 2 --pixel 480,200
+  juggle explain harbor.ts --line 24 -o line-24.png
+  juggle explain harbor.ts --words`,
+    )
+    .action(async (file: string, options: ExplainArguments) => {
+      const progress = new Progress('frames', options.quiet === true);
+      try {
+        const request = {
+          name: 'explain',
+          file,
+          output: options.output,
+          run: options,
+          options: chosen(options),
+        } as const;
+        const found = await runJob(request, progress);
+        progress.end();
+        const { words, ...explanation } = found;
+        if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
+        else if (options.words === true) process.stdout.write(`${words}\n`);
+        else
+          process.stdout.write(
+            `${explanationLines(explanation, terminalWidth(), options.all === true || options.line !== undefined).join('\n')}\n`,
+          );
+      } finally {
+        progress.end();
+      }
+    });
+}
+
+const handedOn = ['frame', 'seconds', 'pixel', 'item', 'line'] as const;
+
+/** What is handed on as it was given. */
+function chosen(options: ExplainArguments): ExplainOptions {
+  return Object.fromEntries(
+    handedOn.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]),
+  );
+}
+
+function pixel(text: string): [number, number] {
+  const found = /^(\d+),(\d+)$/.exec(text);
+  if (found) return [Number(found[1]), Number(found[2])];
+  throw new InvalidArgumentError('Expected X,Y in whole pixels from the top left, for example 480,200.');
+}

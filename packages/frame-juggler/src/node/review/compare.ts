@@ -1,0 +1,102 @@
+import { SketchError } from '../../error.ts';
+import { layOutStrip } from '../../formats/strip.ts';
+import type { Frame } from '../../frame/frame.ts';
+import { Picture } from '../../paint/picture.ts';
+import { compareFrames, type FrameDifference } from '../../review/compare-frames.ts';
+import { comparePictures, type PictureDifference } from '../../review/compare-pictures.ts';
+import { between, fraction, text } from '../../schema/kind.ts';
+import { optional, schemaOf, type Options } from '../../schema/schema.ts';
+import { isSketch, type Sketch } from '../../sketch/sketch.ts';
+import { encodePng } from '../png.ts';
+import { writeAtomically } from '../write-atomically.ts';
+import { oneFrameTable, paintedFrame } from './painted-frame.ts';
+
+const frameOptions = schemaOf(oneFrameTable, '{ frame: 12, seed: 7 }');
+/** A frame of a sketch, as one side of a comparison. */
+export type ComparedFrame = Options<typeof oneFrameTable> & {
+  readonly sketch: Sketch;
+  /** What it is called under its picture; its title, frame and seed if left out. */
+  readonly name?: string;
+};
+/** One side of a comparison: a frame, or a picture that is there already. */
+export type Compared = ComparedFrame | { readonly picture: Picture; readonly name: string };
+
+const compareTable = {
+  /** How far colors may be apart and still be the same, from 0 to 1, the way from black to white. */
+  threshold: optional(fraction, 0),
+  /** So much of the pixels may differ, in percent. */
+  tolerance: optional(between(0, 100), 0),
+  /** A .png file to write: both side by side, with the difference. */
+  output: optional(text),
+};
+const compareOptions = schemaOf(compareTable, "{ output: 'difference.png' }");
+/** How two pictures are compared. */
+export type CompareOptions = Options<typeof compareTable>;
+
+/** What two frames or pictures differ in. */
+export interface Comparison {
+  readonly format: 'frame-juggler/comparison';
+  readonly version: 1;
+  /** What was compared, in words. */
+  readonly names: readonly [string, string];
+  /** Whether no more differs than may. */
+  readonly alike: boolean;
+  readonly pixels: Omit<PictureDifference, 'marked'>;
+  /** Which items differ, where both sides are frames. */
+  readonly items: FrameDifference | undefined;
+}
+
+interface Side {
+  readonly name: string;
+  readonly picture: Picture;
+  readonly frame: Frame | undefined;
+}
+
+/**
+ * Compares two frames, two pictures, or a frame with a picture: which pixels differ, and of frames which items.
+ * @throws SketchError where a sketch is wrong, or the two are not of one size
+ */
+export async function compare(one: Compared, other: Compared, options: CompareOptions = {}): Promise<Comparison> {
+  const { threshold, tolerance, output } = compareOptions.read('compare', options);
+  const [before, after] = [await sideOf(one), await sideOf(other)];
+  const { marked, ...pixels } = comparePictures(before.picture, after.picture, threshold);
+  if (output !== undefined) {
+    if (!/\.png$/i.test(output))
+      throw new SketchError({
+        problem: `a comparison cannot be written to ${output}`,
+        expected: 'expected a .png file',
+      });
+    const tiles = [
+      { picture: before.picture, text: before.name },
+      { picture: after.picture, text: after.name },
+      {
+        picture: marked,
+        text: pixels.pixels === 0 ? 'no pixel differs' : `${(pixels.share * 100).toFixed(2)} % differ, marked`,
+      },
+    ];
+    const { width, height } = before.picture;
+    await writeAtomically(output, encodePng(await layOutStrip(tiles, width > 1.5 * height ? 2 : 3)));
+  }
+  return {
+    format: 'frame-juggler/comparison',
+    version: 1,
+    names: [before.name, after.name],
+    alike: pixels.share * 100 <= tolerance,
+    pixels,
+    items: before.frame && after.frame && compareFrames(before.frame, after.frame),
+  };
+}
+
+async function sideOf(given: Compared): Promise<Side> {
+  if ('picture' in given) return { name: given.name, picture: given.picture, frame: undefined };
+  const { sketch, name, ...options } = given;
+  if (!isSketch(sketch))
+    throw new SketchError({
+      call: 'compare',
+      option: 'sketch',
+      problem: 'is not a sketch',
+      expected: 'expected { sketch, frame } or { picture, name }',
+    });
+  const { run, at, frame, picture } = await paintedFrame(sketch, frameOptions.read('compare', options));
+  return { name: name ?? `${sketch.title}, frame ${at}, seed ${run.seed}`, picture, frame };
+}

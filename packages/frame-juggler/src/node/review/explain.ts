@@ -1,0 +1,113 @@
+import { SketchError } from '../../error.ts';
+import { Canvas } from '../../canvas/canvas.ts';
+import type { Frame } from '../../frame/frame.ts';
+import { gray, rgb } from '../../paint/color.ts';
+import type { Picture } from '../../paint/picture.ts';
+import { sharesOf } from '../../review/describe.ts';
+import { explainFrame, type Explanation } from '../../review/explain.ts';
+import { frameInWords } from '../../review/words.ts';
+import { kindOf, text, whole } from '../../schema/kind.ts';
+import { optional, schemaOf, withoutUndefined, type Options } from '../../schema/schema.ts';
+import type { Sketch } from '../../sketch/sketch.ts';
+import { rasterize } from '../../surfaces/raster/rasterize.ts';
+import { encodePng } from '../png.ts';
+import { writeAtomically } from '../write-atomically.ts';
+import { oneFrameTable, paintedFrame } from './painted-frame.ts';
+
+const pixelKind = kindOf<readonly [number, number]>(
+  '[x, y], whole numbers from the top left',
+  (value) => Array.isArray(value) && value.length === 2 && value.every((part) => Number.isInteger(part) && part >= 0),
+  'is not a pixel',
+);
+
+const explainTable = {
+  ...oneFrameTable,
+  /** A pixel of the canvas at density 1, from its top left: what lies there, from top to bottom. */
+  pixel: optional(pixelKind),
+  /** One item, by its number. */
+  item: optional(whole(1)),
+  /** All that a line of the sketch drew. */
+  line: optional(whole(1)),
+  /** A .png file to write: the picture, with what was asked for set off. */
+  output: optional(text),
+};
+const explainOptions = schemaOf(explainTable, '{ frame: 12 }');
+/** What is to be explained. */
+export type ExplainOptions = Options<typeof explainTable>;
+
+/** What a frame drew, and the same in a sentence. */
+export interface Explained extends Explanation {
+  readonly words: string;
+}
+
+/**
+ * What a frame of a sketch drew: all of it in painter's order, or what a pixel, an item's number or a line picks.
+ * @throws SketchError where the sketch is wrong, or what is asked for is not there
+ */
+export async function explain(sketch: Sketch, options: ExplainOptions = {}): Promise<Explained> {
+  const read = explainOptions.read('explain', options);
+  const { run, at, frame, picture } = await paintedFrame(sketch, read);
+  const { pixel, item, line, output } = read;
+  const wish = withoutUndefined({ pixel, item, line });
+  if (pixel !== undefined && !(pixel[0] < frame.width && pixel[1] < frame.height))
+    throw new SketchError({
+      problem: `pixel ${pixel.join(', ')} is off the canvas`,
+      expected: `it has ${frame.width} × ${frame.height} pixels, counted from 0`,
+    });
+  const colorAt = (x: number, y: number): string => {
+    const scale = picture.width / frame.width;
+    return String(picture.colorAt(Math.floor((x + 0.5) * scale), Math.floor((y + 0.5) * scale)));
+  };
+  const head = { title: sketch.title, frame: at, seed: run.seed };
+  const shares = sharesOf(frame);
+  const explanation = explainFrame(frame, head, wish, { colorAt, shares });
+  if (item !== undefined && explanation.items.length === 0)
+    throw new SketchError({
+      problem: `frame ${at} has no item ${item}`,
+      expected:
+        explanation.total === 0 ? 'it drew nothing' : `they are numbered from 1 to ${frame.columns.shape.length}`,
+    });
+  if (output !== undefined) {
+    if (!/\.png$/i.test(output))
+      throw new SketchError({
+        problem: `an explanation's picture cannot be written to ${output}`,
+        expected: 'expected a .png file',
+      });
+    await writeAtomically(output, encodePng(setOff(frame, picture, explanation)));
+  }
+  return { ...explanation, words: frameInWords(frame, shares) };
+}
+
+/** So much of the picture stays where it is not what was asked for. */
+const veil = gray(255, 0.72);
+const mark = rgb(224, 33, 138);
+
+/** The picture with some of its items set off: the others pale, and a box about each of those. */
+function setOff(frame: Frame, picture: Picture, { items, total }: Explanation): Picture {
+  const chosen = new Set(items.map(({ number }) => number - 1));
+  const { density } = frame;
+  const canvas = new Canvas({ width: picture.width, height: picture.height, density: 1, background: 0, carry: 0 });
+  const whole = { from: [0, 0], to: [picture.width, picture.height], smooth: false } as const;
+  canvas.picture(picture, whole);
+  if (items.length < total) {
+    canvas.rect({ from: whole.from, to: whole.to, fill: veil });
+    const alone = { ...frame, background: 0, carry: 0, order: frame.order.filter((place) => chosen.has(place)) };
+    canvas.picture(rasterize(alone), whole);
+  }
+  const [a, b, c, d, e, f] = frame.view;
+  for (const { box } of items.length < total ? items : []) {
+    const corner = (x: number, y: number): [number, number] => [
+      (a * x + c * y + e) * density,
+      (b * x + d * y + f) * density,
+    ];
+    const points = [
+      corner(box.left, box.top),
+      corner(box.right, box.top),
+      corner(box.right, box.bottom),
+      corner(box.left, box.bottom),
+    ] as const;
+    if (points.flat().every(Number.isFinite))
+      canvas.polygon({ points, fill: 'none', stroke: { color: mark, width: 1.5, dash: [5, 3] } });
+  }
+  return rasterize(canvas.finish());
+}

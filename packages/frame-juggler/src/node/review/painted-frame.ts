@@ -1,0 +1,39 @@
+import type { Frame } from '../../frame/frame.ts';
+import type { Picture } from '../../paint/picture.ts';
+import { length, whole } from '../../schema/kind.ts';
+import { optional, type Complete } from '../../schema/schema.ts';
+import type { Run } from '../../sketch/run.ts';
+import type { Sketch } from '../../sketch/sketch.ts';
+import { RasterSurface } from '../../surfaces/raster/surface.ts';
+import { openRun, runSettingsTable } from '../run-settings.ts';
+
+/** One frame of a run. */
+export const oneFrameTable = {
+  ...runSettingsTable,
+  /** Its number, from 0; 0 if left out. */
+  frame: optional(whole(0)),
+  /** The moment of that frame, in seconds. */
+  seconds: optional(length),
+};
+
+/** A frame of a run, painted with the lines that its items came from, and its picture. */
+export interface PaintedFrame {
+  readonly run: Run;
+  readonly at: number;
+  readonly frame: Frame;
+  readonly picture: Picture;
+}
+
+/** Goes to a frame, and paints and draws it as `render` would. */
+export async function paintedFrame(sketch: Sketch, read: Complete<typeof oneFrameTable>): Promise<PaintedFrame> {
+  const run = openRun(sketch, read);
+  const wanted = read.seconds === undefined ? (read.frame ?? 0) : run.frameAtSeconds(read.seconds);
+  const at = run.frameAfterRounds(wanted);
+  const surface = new RasterSurface();
+  let done = 0;
+  await run.drawTo(at, -1, (painted) => {
+    surface.draw(painted);
+    read.onProgress?.(++done, run.sketch.carry === 0 ? 1 : at + 1);
+  });
+  return { run, at, frame: await run.paint(true), picture: surface.picture() };
+}

@@ -1,0 +1,279 @@
+import type { SourceLine } from '../error.ts';
+import type { Frame } from '../frame/frame.ts';
+import type { Box } from '../geometry/box.ts';
+import { short } from '../geometry/write-path-data.ts';
+import { cssColor } from '../paint/color.ts';
+import { describeFrame, type Hidden, type ItemDescription } from './describe.ts';
+import { itemsAt } from './hit.ts';
+import type { SeenShare } from './seen.ts';
+import { tableLines, wrapLines, type TableRow } from './table.ts';
+
+/** What is asked of a frame; without any of these, all that it drew. */
+export interface ExplainWish {
+  /** A pixel of the canvas, from its top left, at density 1: what lies there, from top to bottom. */
+  readonly pixel?: readonly [x: number, y: number];
+  /** One item by its number. */
+  readonly item?: number;
+  /** All that a line of the sketch drew. */
+  readonly line?: number;
+}
+
+/** An item as it is explained; see {@link ItemDescription}. */
+export interface ExplainedItem {
+  readonly number: number;
+  readonly shape: string;
+  readonly label?: string;
+  readonly text?: string;
+  /** The labels of the groups about it, outermost first. */
+  readonly groups: readonly string[];
+  readonly line?: SourceLine;
+  /** In the sketch's units. */
+  readonly box: Box;
+  readonly fill?: string;
+  readonly stroke?: string;
+  readonly opacity?: number;
+  readonly style: string;
+  /** `[a, b, c, d, e, f]`, from its own units to the sketch's, and the same in words. */
+  readonly transform: readonly number[];
+  readonly placed: string;
+  /** What share of what it paints on the canvas can be seen, 0 to 1. */
+  readonly seen?: number;
+  readonly hidden?: Hidden;
+}
+
+/** What a frame drew, as plain data. Its form is documented in docs/review.md; it only ever grows while `version` stays. */
+export interface Explanation {
+  readonly format: 'frame-juggler/explanation';
+  readonly version: 1;
+  readonly title: string;
+  readonly frame: number;
+  readonly seed: number;
+  /** The canvas's width and height, in pixels of density 1. */
+  readonly size: readonly [width: number, height: number];
+  readonly background: string;
+  /** How many items the frame has in all. */
+  readonly total: number;
+  /** Those that were asked for: in painter's order, or of a pixel from top to bottom. */
+  readonly items: readonly ExplainedItem[];
+  /** The pixel that was asked for, with the color that came out of it. */
+  readonly pixel?: { readonly at: readonly [x: number, y: number]; readonly color: string };
+}
+
+/** What of the run a frame belongs to. */
+export interface ExplainHead {
+  readonly title: string;
+  readonly frame: number;
+  readonly seed: number;
+}
+
+/** What is known of a frame already. */
+export interface ExplainHelp {
+  /** The color of a pixel of the finished picture, as CSS writes it; needed for a pixel. */
+  readonly colorAt?: (x: number, y: number) => string;
+  /** What can be seen of each item. */
+  readonly shares?: SeenShare[] | undefined;
+}
+
+/** What a frame drew: all of it, or what a wish picks. */
+export function explainFrame(
+  frame: Frame,
+  head: ExplainHead,
+  wish: ExplainWish = {},
+  { colorAt, shares }: ExplainHelp = {},
+): Explanation {
+  const { items, groups } = describeFrame(frame, shares);
+  const explained = (item: ItemDescription): ExplainedItem =>
+    plain(
+      item,
+      item.groups.map((place) => groups[place].label ?? ''),
+    );
+  const { pixel } = wish;
+  const chosen = pixel === undefined ? items.filter((item) => isWanted(item, wish)) : atPixel(frame, items, pixel);
+  return {
+    format: 'frame-juggler/explanation',
+    version: 1,
+    ...head,
+    size: [frame.width, frame.height],
+    background: cssColor(frame.background),
+    total: items.length,
+    items: chosen.map(explained),
+    ...(pixel !== undefined && { pixel: { at: pixel, color: colorAt?.(...pixel) ?? '' } }),
+  };
+}
+
+function isWanted({ number, source }: ItemDescription, { item, line }: ExplainWish): boolean {
+  return (item === undefined || item === number) && (line === undefined || line === source?.line);
+}
+
+/** The items at the middle of a pixel, topmost first. */
+function atPixel(
+  frame: Frame,
+  items: readonly ItemDescription[],
+  [x, y]: readonly [number, number],
+): ItemDescription[] {
+  const byNumber = new Map(items.map((item) => [item.number, item]));
+  return itemsAt(frame, ...unitsAt(frame, x + 0.5, y + 0.5)).map((place) => byNumber.get(place + 1)!);
+}
+
+/** A point of the canvas, in pixels of density 1, in the sketch's units. */
+export function unitsAt({ view: [a, b, c, d, e, f] }: Frame, x: number, y: number): [number, number] {
+  const det = a * d - b * c;
+  return [(d * (x - e) - c * (y - f)) / det, (a * (y - f) - b * (x - e)) / det];
+}
+
+function plain(item: ItemDescription, groups: readonly string[]): ExplainedItem {
+  const { number, shape, label, text, source, box, fill, stroke, style, transform, placed, seen, hidden } = item;
+  return {
+    number,
+    shape,
+    ...(label !== undefined && { label }),
+    ...(text !== undefined && { text }),
+    groups,
+    ...(source !== undefined && { line: source }),
+    box,
+    ...(fill !== undefined && { fill }),
+    ...(stroke !== undefined && { stroke }),
+    style,
+    transform,
+    placed,
+    ...(seen !== undefined && { seen: Math.round(seen * 1000) / 1000 }),
+    ...(hidden !== undefined && { hidden }),
+  };
+}
+
+/** Tables of so few items are shown whole; in longer ones so many of a loop's items before the rest of them. */
+const fewItems = 40;
+const shownOfRun = 2;
+
+/** The items about a place that one line drew in one go, in one kind and paint: the first and the last. */
+function runAbout(items: readonly ExplainedItem[], place: number): [number, number] {
+  const keyOf = ({ shape, line, fill, stroke, hidden, label }: ExplainedItem): string =>
+    [shape, line?.file, line?.line, fill, stroke, hidden, label].join('\n');
+  const key = keyOf(items[place]);
+  let [from, to] = [place, place];
+  while (from > 0 && keyOf(items[from - 1]) === key) from--;
+  while (to < items.length - 1 && keyOf(items[to + 1]) === key) to++;
+  return [from, to];
+}
+
+/**
+ * An explanation as lines of text.
+ * @param width of the terminal, in letters
+ * @param whole whether each of many like items has a row of its own
+ */
+export function explanationLines(explanation: Explanation, width = 100, whole = false): string[] {
+  const { title, frame, seed, total, items, pixel } = explanation;
+  const things = items.length === total ? count(total, 'item') : `${items.length} of ${count(total, 'item')}`;
+  const head = `${title}, frame ${frame}, seed ${seed}: ${things}`;
+  const at = pixel === undefined ? [] : [`Pixel ${pixel.at.join(', ')} is ${pixel.color}. There, from top to bottom:`];
+  if (items.length === 0) return [head, ...at, pixel === undefined ? 'Nothing.' : 'Nothing but the background.'];
+  if (items.length === 1 && total > 1 && pixel === undefined) return [head, '', ...itemLines(items[0], width)];
+  const columns = [
+    { title: '#', right: true },
+    { title: 'what', cut: true },
+    { title: 'where' },
+    { title: 'fill', cut: true },
+    { title: 'stroke', cut: true },
+    { title: 'seen', right: true },
+    { title: 'line', right: true, cut: true },
+  ];
+  const rows: TableRow[] = [];
+  let [about, placed] = ['', ''];
+  const main = mainFile(items);
+  for (const [place, item] of items.entries()) {
+    const [from, to] = whole || items.length < fewItems ? [place, place] : runAbout(items, place);
+    if (place - from >= shownOfRun && place < to) {
+      if (place - from === shownOfRun)
+        rows.push(`     … ${to - place} more like these from line ${item.line?.line ?? '?'}`);
+      continue;
+    }
+    const groups = item.groups.filter((label) => label !== '').join(' › ');
+    if (groups !== about && pixel === undefined) rows.push(groups === '' ? '     (in no group)' : `     in ${groups}`);
+    about = groups;
+    const { number, fill = '', stroke = '', line } = item;
+    const pen = stroke.replace(' wide', '');
+    rows.push([String(number), whatOf(item), whereOf(item.box), fill, pen, seenOf(item), lineOf(line, main)]);
+    if (item.placed !== placed && item.placed !== '') rows.push(`     ${roughly(item.placed)}`);
+    ({ placed } = item);
+  }
+  return [head, ...at, '', ...tableLines(columns, rows, width)];
+}
+
+/** One item in full. */
+function itemLines(item: ExplainedItem, width: number): string[] {
+  const { number, groups, line, box, style, placed, transform } = item;
+  const rows: [string, string][] = [
+    ['Item', `${number}, ${whatOf(item)}`],
+    ...(groups.some(Boolean) ? [['In', groups.filter(Boolean).join(' › ')] as [string, string]] : []),
+    ['Line', line === undefined ? 'not known' : `${fileName(line.file)}:${line.line}:${line.column}`],
+    [
+      'Where',
+      `${whereOf(box)}: ${short(box.right - box.left)} × ${short(box.bottom - box.top)}, its middle at ${middleOf(box)}`,
+    ],
+    ['Painted', style],
+    ['Placed', placed === '' ? 'as it is written, in the units of the sketch' : placed],
+    ['Matrix', transform.map((part) => short(part)).join(', ')],
+    ['Seen', seenInWords(item)],
+  ];
+  return rows.flatMap(([name, text]) => {
+    const [first, ...more] = wrapLines(text, width, ' '.repeat(9));
+    return [name.padEnd(9) + first.trimStart(), ...more];
+  });
+}
+
+function seenInWords({ seen, hidden }: ExplainedItem): string {
+  if (hidden !== undefined) return `nothing of it: ${hidden}`;
+  return seen === undefined
+    ? 'not worked out'
+    : seen > 0.9995
+      ? 'all of it'
+      : `${(seen * 100).toFixed(1)} % of what it paints`;
+}
+
+const maxText = 24;
+
+function whatOf({ shape, label, text }: ExplainedItem): string {
+  const said = text === undefined ? '' : ` “${text.length > maxText ? `${text.slice(0, maxText - 1)}…` : text}”`;
+  return `${shape}${said}${label === undefined ? '' : ` ${label}`}`.replaceAll('\n', ' ');
+}
+
+/** Words with their numbers to a hundredth. */
+const roughly = (words: string): string =>
+  words.replace(/-?\d+\.\d{3,}/g, (number) => short(Math.round(Number(number) * 100) / 100));
+
+/** A tenth of a unit is as fine as one looks at a table. */
+const tenth = (value: number): string => short(Math.round(value * 10) / 10);
+
+function whereOf({ left, top, right, bottom }: Box): string {
+  return left > right ? 'nowhere' : `${tenth(left)}, ${tenth(top)} to ${tenth(right)}, ${tenth(bottom)}`;
+}
+
+function middleOf({ left, top, right, bottom }: Box): string {
+  return `${tenth((left + right) / 2)}, ${tenth((top + bottom) / 2)}`;
+}
+
+function seenOf({ seen, hidden }: ExplainedItem): string {
+  if (hidden !== undefined) return hidden;
+  return seen === undefined ? '' : seen < 0.01 ? '<1 %' : `${Math.round(seen * 100)} %`;
+}
+
+/** The file that most lines are of: it is not named again in each row. */
+function mainFile(items: readonly ExplainedItem[]): string | undefined {
+  const counts = new Map<string, number>();
+  for (const { line } of items) if (line !== undefined) counts.set(line.file, (counts.get(line.file) ?? 0) + 1);
+  return [...counts].sort(([, one], [, other]) => other - one)[0]?.[0];
+}
+
+function lineOf(line: SourceLine | undefined, main: string | undefined): string {
+  if (line === undefined) return '';
+  return line.file === main ? String(line.line) : `${fileName(line.file)}:${line.line}`;
+}
+
+export function fileName(file: string): string {
+  return file.slice(Math.max(file.lastIndexOf('/'), file.lastIndexOf('\\')) + 1);
+}
+
+/** "1 item", "3 items" */
+export function count(number: number, noun: string): string {
+  return `${number} ${noun}${number === 1 ? '' : 's'}`;
+}
