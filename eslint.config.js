@@ -24,8 +24,9 @@ const arrows = {
   review: ['geometry', 'paint', 'frame', 'surfaces'],
   formats: ['paint', 'text', 'canvas', 'surfaces'],
   sketch: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'chance', 'surfaces', 'text', 'review'],
+  checks: ['geometry', 'paint', 'frame', 'canvas', 'chance', 'text', 'surfaces', 'sketch', 'review'],
   browser: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'sketch', 'surfaces'],
-  node: ['geometry', 'paint', 'frame', 'sketch', 'surfaces', 'formats', 'text', 'canvas'],
+  node: ['geometry', 'paint', 'frame', 'sketch', 'surfaces', 'formats', 'text', 'canvas', 'review', 'checks'],
 };
 const everywhere = ['schema', 'maths'];
 const library = 'packages/frame-juggler/src';

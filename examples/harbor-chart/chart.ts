@@ -7,7 +7,7 @@ import { asset, defineSketch, maths, type Canvas, type Point } from 'frame-juggl
 const paper = '#f4ecd8';
 const land = '#e3c98f';
 const ink = '#2b3a4a';
-const magenta = '#a8326e';
+const magenta = '#9c2a64';
 
 /** Where the shore is at a height of the chart, pushed out to sea by so many pixels. */
 const shore = (y: number, out = 0): [number, number] => [
@@ -73,7 +73,7 @@ function town(canvas: Canvas): void {
   canvas.polygon({ points: [[x - 16, y - 70], [x + 84, y - 44], [x + 80, y - 32], [x - 20, y - 56]], fill: '#c7b79a', stroke: { color: ink, width: 1.4 } }); // prettier-ignore
   canvas.text('Pellan Quay', { at: [x - 150, y + 72], size: 26, weight: 'bold', fill: ink });
   canvas.text('East Mole', { at: [x + 36, y - 64], anchor: 'bottom', size: 13, rotate: 14, fill: ink });
-  canvas.text('Low ground,\nflooded at\nspring tides', { at: [150, 130], size: 14, fill: '#6b5a35' });
+  canvas.text('Low ground,\nflooded at\nspring tides', { at: [150, 130], size: 14, fill: '#5f4f2e' });
   canvas.star({ at: [x + 84, y - 40], radius: 9, innerRadius: 3.5, tips: 6, fill: magenta });
   canvas.text('Fl 4s 21m 14M', { at: [x + 98, y - 40], anchor: 'left', size: 13, fill: magenta });
 }

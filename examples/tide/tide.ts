@@ -101,7 +101,7 @@ function wind(canvas: Canvas, seen: readonly Reading[]): void {
     onPaper(canvas, [hour, -0.72], () =>
       canvas.rect({ at: [0, 0], anchor: 'bottom', size: [9, speed * 3], corners: 2, fill: '#d98f5c', label: 'wind' }),
     );
-  onPaper(canvas, [0, -0.72], () => canvas.text('Wind', { at: [-12, 12], anchor: 'right', size: 15, fill: '#b06a38' }));
+  onPaper(canvas, [0, -0.72], () => canvas.text('Wind', { at: [-12, 12], anchor: 'right', size: 15, fill: '#94521f' }));
 }
 
 /** High and low water, once they have passed. */

@@ -37,7 +37,8 @@ export default defineSketch({
     }
   },
   paint(canvas, { random, frame }, { boats }) {
-    for (const boat of boats) wake(canvas, boat, random.stream(frame));
+    const foam = random.stream(frame);
+    for (const boat of boats) wake(canvas, boat, foam);
     for (const boat of boats) hull(canvas, boat);
   },
 });

@@ -102,8 +102,8 @@ export const secondsOption = (): Option =>
   new Option('--seconds <s>', 'the frame that is shown at a moment').argParser(plainNumber);
 export const seedsOption = (): Option =>
   new Option('--seeds <A..B>', 'one frame under these seeds, in place of several frames').argParser(numberRange);
-export const framesOption = (): Option =>
-  new Option('--frames <A..B>', 'the first and the last frame; the whole run if left out').argParser(numberRange);
+export const framesOption = (text = 'the first and the last frame; the whole run if left out'): Option =>
+  new Option('--frames <A..B>', text).argParser(numberRange);
 export const pickOption = (): Option =>
   new Option('--pick <n,n,…>', 'just these frames').argParser(frameList).conflicts(['frames', 'count']);
 export const wholeNumberOption = (flag: string, text: string): Option => new Option(flag, text).argParser(wholeNumber);

@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { Command, CommanderError } from 'commander';
 import { asSketchError, SketchError } from 'frame-juggler';
 import { Stopped } from 'frame-juggler/node';
+import { checkCommand } from './check.ts';
 import { compareCommand } from './compare.ts';
 import { demoCommand } from './demo.ts';
 import { explainCommand } from './explain.ts';
@@ -19,7 +20,7 @@ const interrupted = 130;
 
 function program(): Command {
   const juggle = new Command('juggle')
-    .description('Plays, renders, explains and compares frame-based sketches.')
+    .description('Plays, renders, explains, checks and compares frame-based sketches.')
     .version(version, '-V, --version', 'print the version')
     .helpOption('-h, --help', 'print this help')
     .helpCommand('help [command]', 'print the help of a command')
@@ -33,7 +34,15 @@ Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
     );
   // Subcommands take these over as they are added.
   juggle.exitOverride().configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'juggle: ')) });
-  const commands = [playCommand(), renderCommand(), stripCommand(), explainCommand(), compareCommand(), demoCommand()];
+  const commands = [
+    playCommand(),
+    renderCommand(),
+    stripCommand(),
+    explainCommand(),
+    checkCommand(),
+    compareCommand(),
+    demoCommand(),
+  ];
   for (const command of commands) juggle.addCommand(command.copyInheritedSettings(juggle));
   return juggle;
 }

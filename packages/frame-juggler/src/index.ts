@@ -85,6 +85,9 @@ export type { MeasureOptions, TextAnchor, TextOptions } from './text/options.ts'
 export type { Align, TextStyleOptions, Weight } from './text/style.ts';
 export { describeFrame, transformInWords } from './review/describe.ts';
 export type { FrameDescription, GroupDescription, Hidden, ItemDescription } from './review/describe.ts';
+export { checkSketch, checkupLines, rules } from './checks/check.ts';
+export type { Checkup, Finding } from './checks/check.ts';
+export type { GatherSetting } from './checks/gather.ts';
 export { explainFrame, explanationLines } from './review/explain.ts';
 export type { ExplainedItem, ExplainHead, ExplainWish, Explanation } from './review/explain.ts';
 export { compareFrames, frameDifferenceLines } from './review/compare-frames.ts';

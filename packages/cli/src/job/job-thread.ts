@@ -1,6 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { asSketchError, SketchError } from 'frame-juggler';
 import {
+  check,
   compare,
   explain,
   isPictureFile,
@@ -54,6 +55,10 @@ const jobs: { [Name in JobName]: Job<Name> } = {
       ...watched,
       ...(output !== undefined && { output }),
     });
+  },
+  async check({ file, run, options }) {
+    const { sketch, settings } = await open(file, run);
+    return check(sketch, { ...settingsOnly(settings), ...options, ...watched });
   },
   async compare({ file, run, output, options: { other = file, frame, otherFrame = frame, otherSeed, ...options } }) {
     const sideOf = async (name: string, settled: RunArguments, at: number | undefined): Promise<Compared> => {

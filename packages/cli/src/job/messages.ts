@@ -1,4 +1,6 @@
+import type { Checkup } from 'frame-juggler';
 import type {
+  CheckOptions,
   CompareOptions,
   Comparison,
   Explained,
@@ -20,6 +22,7 @@ export interface Jobs {
   render: { options: Partial<RenderOptions>; facts: Rendered };
   strip: { options: StripOptions; facts: Strip };
   explain: { options: ExplainOptions; facts: Explained };
+  check: { options: CheckOptions; facts: Checkup };
   compare: { options: CompareOptions & ComparedSides; facts: Comparison };
 }
 

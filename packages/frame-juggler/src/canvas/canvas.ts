@@ -383,6 +383,16 @@ export class Canvas {
     if (this.recording.texts.length > 0) await loadFonts(this.recording.weights);
   }
 
+  /** How many items have been recorded, those of clips among them. @internal */
+  get recorded(): number {
+    return this.recording.writer.size;
+  }
+
+  /** How text would be set that is drawn now. @internal */
+  get textStyle(): TextStyle {
+    return this.textInForce;
+  }
+
   /** The frame as painted so far. @throws SketchError where a text's font is not loaded; see {@link ready} @internal */
   finish(): Frame {
     this.setTexts();

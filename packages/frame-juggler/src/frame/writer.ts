@@ -67,6 +67,11 @@ export class FrameWriter {
     for (const name of alwaysKept) this.columns[name] = resized(this.columns[name], this.capacity) as never;
   }
 
+  /** How many items there are. */
+  get size(): number {
+    return this.count;
+  }
+
   /** Adds an item with the outline that was written since `pathStart`. Returns its place. */
   add(shape: string, pathStart: number, transform: Matrix): number {
     const item = this.count++;

@@ -21,3 +21,5 @@ export type { Compared, ComparedFrame, CompareOptions, Comparison } from './revi
 export { comparePictures, pictureDifferenceInWords } from '../review/compare-pictures.ts';
 export type { PictureDifference } from '../review/compare-pictures.ts';
 export { isPictureFile, readPictureFile } from './read-picture.ts';
+export { check } from './review/check.ts';
+export type { CheckOptions } from './review/check.ts';

@@ -2,6 +2,7 @@ import type { Frame } from '../frame/frame.ts';
 import { describeFrame, type ItemDescription } from './describe.ts';
 import { count } from './explain.ts';
 import { short } from '../geometry/write-path-data.ts';
+import { hypot } from '../maths/power.ts';
 
 /** How an item of one frame differs from the item of the other that it answers to. */
 export interface ItemChange {
@@ -90,7 +91,7 @@ function changeOf(before: ItemDescription, after: ItemDescription, reordered: bo
     (b.left + b.right - a.left - a.right) / 2,
     (b.top + b.bottom - a.top - a.bottom) / 2,
   ];
-  const isMoved = Math.hypot(...moved) > nearby;
+  const isMoved = hypot(...moved) > nearby;
   const isReshaped =
     before.outline !== after.outline
       ? Math.abs(a.right - a.left - b.right + b.left) > nearby ||

@@ -4,7 +4,18 @@ import type { Noise } from '../chance/noise.ts';
 import type { Random } from '../chance/random.ts';
 import { fail } from '../error.ts';
 import { readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
-import { callable, convertedLater, finite, fraction, positive, text, toggle, whole } from '../schema/kind.ts';
+import {
+  callable,
+  convertedLater,
+  finite,
+  fraction,
+  mapOf,
+  name,
+  positive,
+  text,
+  toggle,
+  whole,
+} from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { assetMap, type AssetMap, type AssetValues } from './assets.ts';
 import { dialMap, type DialMap, type DialValues } from './dials.ts';
@@ -66,6 +77,8 @@ const sketchTable = {
   carry: optional(fraction, 0),
   /** The seed of `random` and `noise` where the run gives no other. */
   seed: optional(whole(0), 1),
+  /** Findings of `juggle check` that are meant, by name, each with the reason. */
+  accept: optional(mapOf(name, "reasons by the name of a finding: { covered: 'the moon sets' }"), {}),
 };
 const partsTable = {
   assets: optional(assetMap),
@@ -108,6 +121,7 @@ export interface Sketch {
   readonly repeat: boolean;
   readonly carry: number;
   readonly seed: number;
+  readonly accept: Readonly<Record<string, string>>;
   readonly assets: AssetMap;
   readonly dials: DialMap;
   readonly start: (moment: Moment) => unknown;
@@ -147,6 +161,13 @@ export function defineSketch<
   };
   sketches.add(sketch);
   return sketch;
+}
+
+/** A sketch with some of its parts exchanged, for who watches it or runs it otherwise. */
+export function withParts(sketch: Sketch, parts: Partial<Sketch>): Sketch {
+  const other = { ...sketch, ...parts };
+  sketches.add(other);
+  return other;
 }
 
 function countFrames(duration: number | undefined, frameRate: number): number {

@@ -13,6 +13,8 @@ export interface SetLine {
 export interface Typesetter {
   /** The height of capitals over the baseline, in ems. */
   readonly capHeight: number;
+  /** Whether it has a glyph for a character. */
+  has(character: string): boolean;
   /** Sets one line, with its kerning and its ligatures. */
   set(text: string): SetLine;
 }
@@ -30,6 +32,11 @@ export class Font {
 
   get capHeight(): number {
     return this.typesetter.capHeight;
+  }
+
+  /** The characters of a text that it has no glyphs for, each once. */
+  lacking(text: string): string[] {
+    return [...new Set(text)].filter((character) => !/[\s\p{Cf}]/u.test(character) && !this.typesetter.has(character));
   }
 
   set(text: string): SetLine {

@@ -13,6 +13,7 @@ export function readFont(name: string, bytes: Uint8Array): Font {
   const { font, em, capHeight } = open(bytes);
   return new Font(name, {
     capHeight,
+    has: (character) => font.hasGlyphForCodePoint(character.codePointAt(0)!),
     set(text): SetLine {
       try {
         return setLine(font, em, text);

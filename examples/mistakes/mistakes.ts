@@ -1,0 +1,535 @@
+import { defineSketch, picture, wrap, type Canvas, type Sketch } from 'frame-juggler';
+import { palette } from '../palette.ts';
+
+/*
+ * The mistakes that `juggle check` finds, each as small as it can be, and the same sketch without it. docs/mistakes.md is
+ * made of them, and the tests run them: where the mistake is told to be, stands a mark.
+ */
+
+const { deep, foam, ink, lamp, buoy, sail } = palette;
+const canvas = { width: 320, height: 180, background: foam };
+
+interface Pair {
+  readonly mistake: Sketch;
+  readonly cured: Sketch;
+}
+
+/** A canvas that outlives its frame, a variable that outlives its run: what a file's own variables do. */
+let kept: Canvas | undefined;
+const places = { painted: 0, stepped: 0 };
+const stamp = picture(8, 8, (c) => c.circle({ at: [4, 4], radius: 3, fill: buoy }));
+const poster = picture(160, 160, (c) => c.circle({ at: [80, 80], radius: 60, fill: buoy }));
+
+export const mistakes: Readonly<Record<string, Pair>> = {
+  'off-canvas': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [480, 90], radius: 40, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [canvas.width / 2, 90], radius: 40, fill: buoy });
+      },
+    }),
+  },
+  covered: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [160, 120], radius: 30, fill: lamp }); // ←
+        canvas.rect({ from: [40, 80], to: [280, 160], fill: deep });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [40, 80], to: [280, 160], fill: deep });
+        canvas.circle({ at: [160, 120], radius: 30, fill: lamp });
+      },
+    }),
+  },
+  'no-size': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ at: [160, 90], size: [120, 0], fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ at: [160, 90], size: [120, 40], fill: buoy });
+      },
+    }),
+  },
+  'no-paint': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [160, 90], radius: 50, fill: 'none', stroke: 'none' }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [160, 90], radius: 50, fill: 'none', stroke: deep });
+      },
+    }),
+  },
+  'same-color': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 100], to: [320, 180], fill: deep });
+        canvas.circle({ at: [160, 140], radius: 20, fill: deep }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 100], to: [320, 180], fill: deep });
+        canvas.circle({ at: [160, 140], radius: 20, fill: sail });
+      },
+    }),
+  },
+  'cut-stroke': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 0], to: [320, 180], fill: 'none', stroke: { color: buoy, width: 12 } }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [6, 6], to: [314, 174], fill: 'none', stroke: { color: buoy, width: 12 } });
+      },
+    }),
+  },
+  radians: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ at: [160, 90], size: [120, 30], rotate: Math.PI / 2, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ at: [160, 90], size: [120, 30], rotate: 90, fill: buoy });
+      },
+    }),
+  },
+  'stroke-scaled': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.group({ translate: [160, 90], scale: 40 }, () => {
+          canvas.circle({ at: [0, 0], radius: 1, fill: 'none', stroke: { color: deep, width: 2 } }); // ←
+        });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.group({ translate: [160, 90], scale: 40 }, () => {
+          canvas.circle({ at: [0, 0], radius: 1, fill: 'none', stroke: { color: deep, width: 2 / 40 } });
+        });
+      },
+    }),
+  },
+  'picture-enlarged': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.picture(stamp, { at: [160, 90], size: 160 }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.picture(poster, { at: [160, 90], size: 160 });
+      },
+    }),
+  },
+  'unused-style': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [160, 90], radius: 50 });
+        canvas.style({ fill: lamp }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.style({ fill: lamp });
+        canvas.circle({ at: [160, 90], radius: 50 });
+      },
+    }),
+  },
+  leak: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 120], to: [320, 180], fill: deep });
+        canvas.rotate(20, { about: [160, 90] }); // ←
+        canvas.polygon({ at: [160, 90], radius: 30, sides: 3, fill: buoy });
+        canvas.circle({ at: [260, 40], radius: 16, fill: lamp });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 120], to: [320, 180], fill: deep });
+        canvas.group({ rotate: 20, about: [160, 90] }, () => {
+          canvas.polygon({ at: [160, 90], radius: 30, sides: 3, fill: buoy });
+        });
+        canvas.circle({ at: [260, 40], radius: 16, fill: lamp });
+      },
+    }),
+  },
+  'open-save': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.save(); // ←
+        canvas.translate([160, 90]);
+        canvas.circle({ at: [0, 0], radius: 40, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.save();
+        canvas.translate([160, 90]);
+        canvas.circle({ at: [0, 0], radius: 40, fill: buoy });
+        canvas.restore();
+      },
+    }),
+  },
+  'kept-canvas': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        kept ??= canvas;
+        if (seconds > 0) kept.circle({ at: [160, 90], radius: 20, fill: buoy }); // ←
+        canvas.circle({ at: [160 + 60 * seconds, 90], radius: 20, fill: lamp });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [160, 90], radius: 20, fill: buoy });
+        canvas.circle({ at: [160 + 60 * seconds, 90], radius: 20, fill: lamp });
+      },
+    }),
+  },
+  growing: {
+    mistake: defineSketch({
+      canvas,
+      start: () => ({ size: 10 }),
+      step(state, { delta }) {
+        state.size *= 1 + 3 * delta;
+      },
+      paint(canvas, _, { size }) {
+        canvas.rect({ at: [160, 90], size, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: () => ({ size: 10 }),
+      step(state, { delta }) {
+        state.size = wrap(state.size * (1 + 3 * delta), 10, 60);
+      },
+      paint(canvas, _, { size }) {
+        canvas.rect({ at: [160, 90], size, fill: buoy });
+      },
+    }),
+  },
+  vanishes: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { frame }) {
+        if (frame === 0) canvas.circle({ at: [160, 90], radius: 40, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas: { ...canvas },
+      carry: 1,
+      paint(canvas, { frame }) {
+        if (frame === 0) canvas.circle({ at: [160, 90], radius: 40, fill: buoy });
+      },
+    }),
+  },
+  'nothing-moves': {
+    mistake: defineSketch({
+      canvas,
+      start: () => ({ x: 60 }),
+      step(state, { delta }) {
+        state.x = wrap(state.x + 60 * delta, 0, 320);
+      },
+      paint(canvas) {
+        canvas.circle({ at: [60, 90], radius: 20, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: () => ({ x: 60 }),
+      step(state, { delta }) {
+        state.x = wrap(state.x + 60 * delta, 0, 320);
+      },
+      paint(canvas, _, { x }) {
+        canvas.circle({ at: [x, 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'paints-over': {
+    mistake: defineSketch({
+      canvas,
+      carry: 1,
+      paint(canvas, { seconds }) {
+        for (let x = 20; x < 320; x += 20) canvas.circle({ at: [x, 90], radius: 8, fill: deep }); // ←
+        canvas.dot({ at: [20 + 60 * seconds, 150], size: 6, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      carry: 1,
+      paint(canvas, { frame, seconds }) {
+        if (frame === 0) for (let x = 20; x < 320; x += 20) canvas.circle({ at: [x, 90], radius: 8, fill: deep });
+        canvas.dot({ at: [20 + 60 * seconds, 150], size: 6, fill: buoy });
+      },
+    }),
+  },
+  gone: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [260 + 300 * seconds, 90], radius: 20, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [wrap(260 + 300 * seconds, -20, 340), 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'frame-bound': {
+    mistake: defineSketch({
+      canvas,
+      start: () => ({ x: 40 }),
+      step(state) {
+        state.x += 2;
+      },
+      paint(canvas, _, { x }) {
+        canvas.circle({ at: [x, 90], radius: 20, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: () => ({ x: 40 }),
+      step(state, { delta }) {
+        state.x += 120 * delta;
+      },
+      paint(canvas, _, { x }) {
+        canvas.circle({ at: [x, 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'too-slow': {
+    mistake: defineSketch({
+      canvas,
+      duration: 0.1,
+      paint(canvas, { seconds }) {
+        let x = seconds;
+        for (let i = 0; i < 4e6; i++) x = (x * 1.5 + i) % 1000;
+        canvas.circle({ at: [100 + 200 * seconds, 90], radius: 20 + x / 1e3, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 0.1,
+      start() {
+        let x = 0;
+        for (let i = 0; i < 4e6; i++) x = (x * 1.5 + i) % 1000;
+        return { x };
+      },
+      paint(canvas, { seconds }, { x }) {
+        canvas.circle({ at: [100 + 200 * seconds, 90], radius: 20 + x / 1e3, fill: buoy });
+      },
+    }),
+  },
+  flashing: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { frame }) {
+        canvas.rect({ from: [0, 0], to: [320, 180], fill: frame % 6 < 3 ? ink : foam });
+        canvas.circle({ at: [160, 90], radius: 20, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.rect({ from: [0, 0], to: [320, 180], fill: seconds % 1 < 0.5 ? ink : sail });
+        canvas.circle({ at: [160, 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  unseeded: {
+    mistake: defineSketch({
+      canvas,
+      start: () => ({ gulls: Array.from({ length: 20 }, () => [Math.random() * 320, Math.random() * 180] as const) }), // ←
+      paint(canvas, _, { gulls }) {
+        for (const at of gulls) canvas.dot({ at, size: 6, fill: ink });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      still: true,
+      start: ({ random }) => ({ gulls: random.times(20, () => random.point([320, 180])) }),
+      paint(canvas, _, { gulls }) {
+        for (const at of gulls) canvas.dot({ at, size: 6, fill: ink });
+      },
+    }),
+  },
+  clock: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        const seconds = Date.now() / 1000; // ←
+        canvas.rect({ at: [160, 90], size: [100, 20], rotate: (seconds % 60) * 6, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.rect({ at: [160, 90], size: [100, 20], rotate: seconds * 6, fill: buoy });
+      },
+    }),
+  },
+  'paint-changes': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        places.painted = wrap(places.painted + 3, 0, 320);
+        canvas.circle({ at: [places.painted, 90], radius: 20, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: () => ({ x: 0 }),
+      step(state, { delta }) {
+        state.x = wrap(state.x + 180 * delta, 0, 320);
+      },
+      paint(canvas, _, { x }) {
+        canvas.circle({ at: [x, 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'runs-differ': {
+    mistake: defineSketch({
+      canvas,
+      step(_, { delta }) {
+        places.stepped = wrap(places.stepped + 180 * delta, 0, 320);
+      },
+      paint(canvas) {
+        canvas.circle({ at: [places.stepped, 90], radius: 20, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: () => ({ x: 0 }),
+      step(state, { delta }) {
+        state.x = wrap(state.x + 180 * delta, 0, 320);
+      },
+      paint(canvas, _, { x }) {
+        canvas.circle({ at: [x, 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'same-chance': {
+    mistake: defineSketch({
+      canvas,
+      still: true,
+      paint(canvas, { random }) {
+        for (let x = 20; x < 320; x += 30) {
+          const height = random.stream('masts').between(20, 140); // ←
+          canvas.rect({ from: [x, 180 - height], to: [x + 6, 180], fill: ink });
+        }
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      still: true,
+      paint(canvas, { random }) {
+        const masts = random.stream('masts');
+        for (let x = 20; x < 320; x += 30) {
+          const height = masts.between(20, 140);
+          canvas.rect({ from: [x, 180 - height], to: [x + 6, 180], fill: ink });
+        }
+      },
+    }),
+  },
+  'small-text': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text('High water 14:20', { at: [160, 90], size: 6, fill: ink }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text('High water 14:20', { at: [160, 90], size: 24, fill: ink });
+      },
+    }),
+  },
+  'cut-text': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text('Ferry to the East Mole', { at: [20, 90], size: 32, fill: ink }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text('Ferry to the East Mole', { at: [20, 90], anchor: 'left', size: 26, fill: ink });
+      },
+    }),
+  },
+  'missing-characters': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text('港 Pellan Quay', { at: [160, 90], size: 24, fill: ink }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text('Port of Pellan Quay', { at: [160, 90], size: 24, fill: ink });
+      },
+    }),
+  },
+  'low-contrast': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text('Mind the swell', { at: [160, 90], size: 20, fill: lamp }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ at: [160, 90], size: [180, 50], corners: 6, fill: deep });
+        canvas.text('Mind the swell', { at: [160, 90], size: 20, fill: lamp });
+      },
+    }),
+  },
+};

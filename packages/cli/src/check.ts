@@ -1,0 +1,54 @@
+import { Command } from 'commander';
+import { checkupLines } from 'frame-juggler';
+import {
+  addRunOptions,
+  framesOption,
+  jsonOption,
+  quietOption,
+  type ReportArguments,
+  type RunArguments,
+} from './arguments.ts';
+import { runJob } from './job/run-job.ts';
+import { Progress } from './progress.ts';
+import { terminalWidth } from './report.ts';
+
+interface CheckArguments extends RunArguments, ReportArguments {
+  frames?: [number, number];
+}
+
+/** What the exit code says of findings. */
+const foundSome = 1;
+
+export function checkCommand(): Command {
+  const command = new Command('check')
+    .description('Looks a sketch over for likely mistakes, and tells each with its line and a way out.')
+    .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
+    .addOption(framesOption('the first and the last frame; the first 120 if left out'));
+  return addRunOptions(command)
+    .addOption(quietOption())
+    .addOption(jsonOption())
+    .addHelpText(
+      'after',
+      `
+What is meant is accepted in the sketch: defineSketch({ accept: { covered: 'the moon sets' }, … }).
+
+Exit codes: 0 nothing found, 1 something was, 2 it could not be done.
+
+Examples:
+  juggle check harbor.ts
+  juggle check harbor.ts --frames 0..29 --json`,
+    )
+    .action(async (file: string, options: CheckArguments) => {
+      const progress = new Progress('frames', options.quiet === true);
+      try {
+        const chosen = options.frames === undefined ? {} : { frames: options.frames };
+        const found = await runJob({ name: 'check', file, output: undefined, run: options, options: chosen }, progress);
+        progress.end();
+        if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
+        else if (options.quiet !== true) process.stdout.write(`${checkupLines(found, terminalWidth()).join('\n')}\n`);
+        if (found.findings.some(({ accepted }) => accepted === undefined)) process.exitCode = foundSome;
+      } finally {
+        progress.end();
+      }
+    });
+}

@@ -1,0 +1,115 @@
+import { fail, suggest, type SourceLine } from '../error.ts';
+import { clip, wrapLines } from '../review/table.ts';
+import { count, fileName } from '../review/explain.ts';
+import type { Sketch } from '../sketch/sketch.ts';
+import type { Sighting } from './evidence.ts';
+import { gather, type GatherSetting } from './gather.ts';
+import type { Rule } from './rule.ts';
+import { chanceRules } from './rules/chance.ts';
+import { itemRules } from './rules/items.ts';
+import { stateRules } from './rules/state.ts';
+import { textRules } from './rules/text.ts';
+import { timeRules } from './rules/time.ts';
+
+/** All that is looked for. */
+export const rules: readonly Rule[] = [...itemRules, ...stateRules, ...timeRules, ...chanceRules, ...textRules];
+
+/** Something that can be meant, and rarely is. */
+export interface Finding {
+  /** Its name; `accept` in a sketch goes by it. */
+  readonly name: string;
+  /** What was seen. */
+  readonly seen: string;
+  readonly why: string;
+  readonly cure: string;
+  readonly line?: SourceLine;
+  /** The frame in which it was seen, and the numbers of the items there. */
+  readonly frame?: number;
+  readonly items?: readonly number[];
+  /** At how many more places the same was seen. */
+  readonly more: number;
+  /** The sketch's own reason, where it says that this is meant. */
+  readonly accepted?: string;
+}
+
+/** What the checks have found, as plain data; its form is documented in docs/review.md. */
+export interface Checkup {
+  readonly format: 'frame-juggler/checkup';
+  readonly version: 1;
+  readonly title: string;
+  readonly seed: number;
+  /** The first and the last frame that was looked at. */
+  readonly frames: readonly [number, number];
+  readonly findings: readonly Finding[];
+}
+
+/** So many places of one finding are listed by themselves. */
+const maxPlaces = 5;
+
+/** Looks a stretch of a sketch's frames over for likely mistakes. @throws SketchError where the sketch is wrong */
+export async function checkSketch(sketch: Sketch, setting: GatherSetting): Promise<Checkup> {
+  const names = rules.map(({ name }) => name);
+  for (const name of Object.keys(sketch.accept))
+    if (!names.includes(name))
+      fail({
+        call: 'defineSketch',
+        option: `accept ${name}`,
+        problem: 'is the name of no finding',
+        expected: suggest(name, names),
+      });
+  const evidence = await gather(sketch, setting);
+  const findings = rules.flatMap((rule) => found(rule, rule.find(evidence), sketch.accept));
+  return {
+    format: 'frame-juggler/checkup',
+    version: 1,
+    title: sketch.title,
+    seed: setting.open(sketch).seed,
+    frames: setting.frames,
+    findings,
+  };
+}
+
+/** The sightings of a rule as findings: one for each line, the first places by themselves and the others counted. */
+function found({ name, why, cure }: Rule, sightings: readonly Sighting[], accept: Sketch['accept']): Finding[] {
+  const places = new Map<string, Sighting>();
+  for (const sighting of sightings) {
+    const { line } = sighting;
+    const key = line === undefined ? '' : `${line.file}:${line.line}`;
+    if (!places.has(key)) places.set(key, sighting);
+  }
+  const listed = [...places.values()].slice(0, maxPlaces);
+  const more = places.size - listed.length;
+  return listed.map(({ line, frame, items, text }, i) => ({
+    name,
+    seen: text,
+    why,
+    cure,
+    ...(line !== undefined && { line }),
+    ...(frame !== undefined && { frame }),
+    ...(items !== undefined && { items }),
+    more: i === listed.length - 1 ? more : 0,
+    ...(accept[name] !== undefined && { accepted: accept[name] }),
+  }));
+}
+
+/** A checkup as lines of text. @param width of the terminal, in letters */
+export function checkupLines({ title, frames: [first, last], findings }: Checkup, width = 100): string[] {
+  const open = findings.filter(({ accepted }) => accepted === undefined);
+  const meant = findings.filter(({ accepted }) => accepted !== undefined);
+  const looked = first === last ? `frame ${first}` : `frames ${first} to ${last}`;
+  const result = open.length === 0 ? 'nothing found' : count(open.length, 'finding');
+  const lines = [`${title}, ${looked}: ${result}${meant.length > 0 ? `, ${meant.length} accepted` : ''}`];
+  for (const { name, seen, why, cure, line, frame, more } of open) {
+    const place = line === undefined ? '' : `${fileName(line.file)}:${line.line}  `;
+    const when = frame === undefined || first === last ? '' : ` (frame ${frame})`;
+    lines.push('', `${place}${name}`, ...wrapLines(`${seen}${when}.`, width, '  '));
+    lines.push(...wrapLines(why, width, '  '), ...wrapLines(`Way out: ${cure}`, width, '  '));
+    if (more > 0) lines.push(`  The same at ${more} more ${more === 1 ? 'line' : 'lines'}.`);
+  }
+  for (const { name, line, accepted = '' } of meant)
+    lines.push(
+      '',
+      clip(`accepted: ${name}${line === undefined ? '' : `, ${fileName(line.file)}:${line.line}`}: ${accepted}`, width),
+    );
+  return lines;
+}

@@ -1,0 +1,222 @@
+import type { Frame } from '../frame/frame.ts';
+import { FrameReader } from '../frame/reader.ts';
+import { intersectBoxes, padBox } from '../geometry/box.ts';
+import { multiply, scaling } from '../geometry/matrix.ts';
+import { pathBox } from '../geometry/path.ts';
+import { alphaOf } from '../paint/color.ts';
+import { pow } from '../maths/power.ts';
+import { canvasBox, describeFrame } from '../review/describe.ts';
+import { isSameFrame } from '../review/same-frame.ts';
+import type { Run } from '../sketch/run.ts';
+import { withParts, type Sketch } from '../sketch/sketch.ts';
+import { RasterSurface } from '../surfaces/raster/surface.ts';
+import { tracksOf, type Detail, type Evidence, type SeenItem } from './evidence.ts';
+import { noteLacking, Noted, PaintLog, watched } from './watch.ts';
+
+/** How a sketch is run for its checks. */
+export interface GatherSetting {
+  /** The first and the last frame that is looked at. */
+  readonly frames: readonly [first: number, last: number];
+  /** Makes a run of the sketch, or of one like it. */
+  readonly open: (sketch: Sketch) => Run;
+  /** Milliseconds, from a clock that goes on. */
+  readonly now: () => number;
+  readonly onProgress: (done: number, total: number) => void;
+}
+
+/** So many frames are looked at in full: the first, the last and some between. */
+const detailed = 3;
+/** How wide, in pixels, pictures are looked at for what lies under an item, and for flashes. */
+const widths = { under: 320, flashes: 64 };
+/** Above so many items it is not looked at what lies under each. */
+const maxUnder = 4000;
+/** Within how many seconds a run at another frame rate is compared. */
+const comparedSeconds = 1;
+
+/** Runs a sketch, and gathers what the rules judge by. */
+export async function gather(sketch: Sketch, { frames, open, now, onProgress }: GatherSetting): Promise<Evidence> {
+  const [first, last] = frames;
+  const count = last - first + 1;
+  const noted = new Noted();
+  const run = open(watched(sketch, noted));
+  const inFull = new Set(
+    Array.from(
+      { length: Math.min(detailed, count) },
+      (_, i) => first + Math.round((i * (count - 1)) / Math.max(1, Math.min(detailed, count) - 1)),
+    ),
+  );
+  const course: Frame[] = [];
+  const details: Detail[] = [];
+  const cost: number[] = [];
+  const luminances: Float32Array[] = [];
+  const surface = new RasterSurface();
+  const total = count * 2;
+  for (let at = first; at <= last; at++) {
+    const begun = now();
+    await run.goTo(at);
+    const frame = await run.paint();
+    // The way to the first frame is no frame's cost.
+    if (at > first) cost.push(now() - begun);
+    course.push(frame);
+    if (count > 1) {
+      surface.draw({ ...frame, density: widths.flashes / frame.width });
+      luminances.push(luminancesOf(surface.drawn));
+    }
+    if (inFull.has(at)) details.push(await detailOf(run, noted, at, frame));
+    onProgress(course.length, total);
+  }
+  const { differs, faster } = await runAgain(sketch, open, frames, details, (done) => onProgress(count + done, total));
+  return {
+    sketch: {
+      width: run.width,
+      height: run.height,
+      frameRate: sketch.frameRate,
+      frames: sketch.frames,
+      carry: sketch.carry,
+      hasStep: sketch.step !== undefined,
+      background: sketch.canvas.background,
+    },
+    noted,
+    course,
+    first,
+    tracks: tracksOf(course),
+    details,
+    differs,
+    faster,
+    cost,
+    luminances,
+  };
+}
+
+async function detailOf(run: Run, noted: Noted, at: number, painted: Frame): Promise<Detail> {
+  const log = new PaintLog();
+  noted.log = log;
+  const frame = await run.paint(true);
+  noted.log = undefined;
+  noteLacking(log);
+  const { items } = describeFrame(frame);
+  const under = underItems(frame);
+  const reader = new FrameReader(frame);
+  const seen = reader.items().map((item, i): SeenItem => ({
+    item,
+    description: items[i],
+    place: frame.order[i],
+    changes: under[i]?.changes ?? true,
+    under: under[i]?.color,
+  }));
+  return { at, frame, items: seen, log, repeats: isSameFrame(painted, frame), canvas: canvasBox(frame) };
+}
+
+/** What lies under each item as it is drawn: whether it changes anything, and the mean color where it paints. */
+function underItems(frame: Frame): ({ changes: boolean; color: [number, number, number] | undefined } | undefined)[] {
+  const { order } = frame;
+  if (order.length > maxUnder) return [];
+  const density = Math.min(1, widths.under / frame.width);
+  const [whole, alone] = [new RasterSurface(), new RasterSurface()];
+  const blank = { ...frame, density, order: order.subarray(0, 0), carry: 0 };
+  whole.draw(blank);
+  const { width, height } = whole.drawn;
+  const toPixels = multiply(scaling(width / frame.width, height / frame.height), frame.view);
+  let before = whole.drawn.data.slice();
+  return new FrameReader(frame).items().map((item, i) => {
+    const one = order.subarray(i, i + 1);
+    whole.draw({ ...frame, density, order: one, carry: 1 });
+    const after = whole.drawn.data;
+    const reach = item.stroke === undefined ? 1 : 1 + item.stroke.width * 4;
+    const box = intersectBoxes(padBox(pathBox(item.path, multiply(toPixels, item.transform)), reach), {
+      left: 0,
+      top: 0,
+      right: width,
+      bottom: height,
+    });
+    const [left, top] = [Math.floor(box.left), Math.floor(box.top)];
+    const [right, bottom] = [Math.ceil(box.right), Math.ceil(box.bottom)];
+    if (!(right > left && bottom > top)) return { changes: true, color: undefined };
+    alone.draw({ ...frame, density, order: one, carry: 0, background: 0 });
+    const { data } = alone.drawn;
+    let [changes, weight, red, green, blue] = [false, 0, 0, 0, 0];
+    for (let y = top; y < bottom; y++)
+      for (let at = (y * width + left) * 4, end = (y * width + right) * 4; at < end; at += 4) {
+        const alpha = data[at + 3];
+        if (alpha === 0) continue;
+        changes ||=
+          before[at] !== after[at] ||
+          before[at + 1] !== after[at + 1] ||
+          before[at + 2] !== after[at + 2] ||
+          before[at + 3] !== after[at + 3];
+        weight += alpha;
+        red += alpha * before[at];
+        green += alpha * before[at + 1];
+        blue += alpha * before[at + 2];
+      }
+    before = after.slice();
+    return {
+      changes: changes || weight === 0,
+      color: weight === 0 ? undefined : [red / weight, green / weight, blue / weight],
+    };
+  });
+}
+
+/** Runs the sketch once more, and at twice its frame rate: what comes out otherwise then. */
+async function runAgain(
+  sketch: Sketch,
+  open: (sketch: Sketch) => Run,
+  [first, last]: readonly [number, number],
+  details: readonly Detail[],
+  onProgress: (done: number) => void,
+): Promise<Pick<Evidence, 'differs' | 'faster'>> {
+  const again = open(sketch);
+  let differs: number | undefined;
+  for (const { at, frame } of details) {
+    await again.goTo(at);
+    if (differs === undefined && !isSameFrame(frame, await again.paint())) differs = at;
+    onProgress(at - first);
+  }
+  if (sketch.frames === 1 || last === first || differs !== undefined || details.some(({ repeats }) => !repeats))
+    return { differs, faster: undefined };
+  const quick = withParts(sketch, { frameRate: sketch.frameRate * 2, frames: sketch.frames * 2 });
+  const run = open(quick);
+  const course: Frame[] = [];
+  const end = Math.min(last, first + Math.round(comparedSeconds * sketch.frameRate));
+  for (let at = first; at <= end; at++) {
+    await run.goTo(at * 2);
+    course.push(await run.paint());
+  }
+  return { differs, faster: tracksOf(course) };
+}
+
+/** How many cells the grid for luminances has across and down. */
+export const cells = { across: 16, down: 9 };
+
+/** The relative luminances (WCAG 2.2) of a coarse grid over a picture, 0 to 1. */
+function luminancesOf({ width, height, data }: { width: number; height: number; data: Uint8Array }): Float32Array {
+  const sums = new Float32Array(cells.across * cells.down);
+  const counts = new Float32Array(cells.across * cells.down);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const cell = Math.floor((y * cells.down) / height) * cells.across + Math.floor((x * cells.across) / width);
+      const at = (y * width + x) * 4;
+      sums[cell] += relativeLuminance(data[at], data[at + 1], data[at + 2]);
+      counts[cell]++;
+    }
+  return sums.map((sum, i) => sum / Math.max(1, counts[i]));
+}
+
+/** WCAG 2.2's relative luminance of a color with channels from 0 to 255. */
+export function relativeLuminance(red: number, green: number, blue: number): number {
+  return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
+}
+
+const linears = Float32Array.from({ length: 256 }, (_, value) => {
+  const part = value / 255;
+  return part <= 0.04045 ? part / 12.92 : pow((part + 0.055) / 1.055, 2.4);
+});
+const linear = (value: number): number => linears[Math.round(value)];
+
+/** WCAG 2.2's contrast of two luminances, 1 to 21. */
+export function contrast(one: number, other: number): number {
+  return (Math.max(one, other) + 0.05) / (Math.min(one, other) + 0.05);
+}
+
+/** Whether a packed color lets nothing through. */
+export const isOpaque = (packed: number): boolean => alphaOf(packed) === 255;

@@ -1,0 +1,251 @@
+import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
+import { called, isOn, linesThat, nameOf, verb, type Evidence, type SeenItem } from '../evidence.ts';
+import type { Rule } from '../rule.ts';
+import type { NotedCall } from '../watch.ts';
+
+/* Items that cannot be seen, or not as they were meant. */
+
+/** The names of things that are on the canvas in any frame of the course. */
+function everOn({ tracks, details }: Evidence): Set<string> {
+  const [{ canvas }] = details;
+  return new Set(
+    tracks
+      .filter(({ boxes }) => boxes.some((box) => box !== undefined && isOn(box, canvas, 1)))
+      .map(({ name }) => name),
+  );
+}
+
+const offCanvas: Rule = {
+  name: 'off-canvas',
+  title: 'Drawn off the canvas',
+  why: 'Nothing of it can be seen: every frame that was looked at has it beyond the edge.',
+  cure: 'x runs from 0 on the left to width, y from 0 at the top to height: canvas.circle({ at: [width / 2, height / 2], radius: 40 }) stands in the middle.',
+  find(evidence) {
+    const on = everOn(evidence);
+    return linesThat(
+      evidence,
+      ({ description, item }) => description.hidden === 'off the canvas' && !on.has(nameOf(item)),
+      (items) =>
+        `${called(items)} ${verb(items, 'lies', 'lie')} wholly off the canvas, ${whereOff(items[0], evidence)}`,
+    );
+  },
+};
+
+function whereOff({ description: { box } }: SeenItem, { details }: Evidence): string {
+  const [{ canvas }] = details;
+  const side =
+    box.right < canvas.left
+      ? 'to the left of it'
+      : box.left > canvas.right
+        ? 'to the right of it'
+        : box.bottom < canvas.top
+          ? 'above it'
+          : 'below it';
+  return `${side}, at ${Math.round((box.left + box.right) / 2)}, ${Math.round((box.top + box.bottom) / 2)}`;
+}
+
+const covered: Rule = {
+  name: 'covered',
+  title: 'Hidden behind what is drawn later',
+  why: 'What is drawn later covers what was drawn before: none of it can be seen.',
+  cure: 'Draw it after what hides it, or lift it with layer: 1.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ description }) => description.hidden === 'covered',
+      (items) => `${called(items)} ${verb(items, 'is', 'are')} wholly covered by what is drawn later`,
+    ),
+};
+
+const noSize: Rule = {
+  name: 'no-size',
+  title: 'Of no size',
+  why: 'A length or a scale of 0 leaves nothing to be painted.',
+  cure: 'Give it a size above 0; a scale of 1 leaves it as it is.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ description: { box, hidden }, item }) =>
+        item.text === undefined &&
+        (hidden === 'squashed flat' ||
+          (box.right - box.left === 0 && box.bottom - box.top === 0) ||
+          (item.stroke === undefined && (box.right === box.left || box.bottom === box.top))),
+      (items) =>
+        items[0].description.hidden === 'squashed flat'
+          ? `${called(items)} ${verb(items, 'is', 'are')} squashed flat by a scale of 0`
+          : `${called(items)} ${verb(items, 'has', 'have')} no size`,
+    ),
+};
+
+const noPaint: Rule = {
+  name: 'no-paint',
+  title: 'Painted with nothing',
+  why: 'It has neither a fill nor a stroke that can be seen.',
+  cure: "Give it one: fill: 'teal', or stroke: { color: 'teal', width: 2 }.",
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ description: { hidden, box } }) =>
+        // What fades in is not there yet; a still picture has no later.
+        (hidden === 'no paint' || (hidden === 'opacity 0' && evidence.sketch.frames === 1)) &&
+        box.right > box.left &&
+        box.bottom > box.top,
+      (items) =>
+        items[0].description.hidden === 'opacity 0'
+          ? `${called(items)} ${verb(items, 'has', 'have')} an opacity of 0`
+          : `${called(items)} ${verb(items, 'has', 'have')} neither fill nor stroke`,
+    ),
+};
+
+const sameColor: Rule = {
+  name: 'same-color',
+  title: 'The same color as what lies under it',
+  why: 'It is painted, and changes no pixel.',
+  cure: 'Give it a color that differs from what it lies on, or leave it out.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ changes, description: { hidden }, item }) => !changes && hidden === undefined && item.blend === 'normal',
+      (items) =>
+        `${called(items)} ${verb(items, 'has', 'have')} just the color of what ${verb(items, 'it lies', 'they lie')} on`,
+    ),
+};
+
+/** Whether a box's side and the canvas's are the same, to a hundredth of a unit. */
+const isAt = (one: number, other: number): boolean => Math.abs(one - other) < 0.01;
+
+const cutStroke: Rule = {
+  name: 'cut-stroke',
+  title: "Half of its stroke lies beyond the canvas's edge",
+  why: 'A stroke lies half on either side of its outline: along the edge of the canvas only its inner half can be seen.',
+  cure: 'Move the outline in by half the width: canvas.rect({ from: [w, w], to: [width - w, height - w], … }) with w = stroke width / 2.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ item, description: { box }, ...seen }, { canvas }) => {
+        if (item.stroke === undefined || item.stroke.width < 1 || !seen.changes) return false;
+        if (item.shape === 'rect') {
+          const sides = [
+            isAt(box.left, canvas.left),
+            isAt(box.top, canvas.top),
+            isAt(box.right, canvas.right),
+            isAt(box.bottom, canvas.bottom),
+          ];
+          return sides.every(Boolean);
+        }
+        if (item.shape !== 'line') return false;
+        const flat = isAt(box.top, box.bottom) && (isAt(box.top, canvas.top) || isAt(box.top, canvas.bottom));
+        return flat || (isAt(box.left, box.right) && (isAt(box.left, canvas.left) || isAt(box.left, canvas.right)));
+      },
+      (items) => `half of the stroke of ${called(items)} lies beyond the canvas's edge`,
+    ),
+};
+
+const quarter = Math.PI / 4;
+
+/** Whether an angle is a multiple of an eighth of a turn in radians, as one writes it: 1.5708, 3.1416. */
+function looksLikeRadians(angle: unknown): boolean {
+  if (typeof angle !== 'number' || angle === 0 || Number.isInteger(angle) || Math.abs(angle) > 13) return false;
+  const parts = angle / quarter;
+  return Math.abs(parts - Math.round(parts)) < 2e-3;
+}
+
+const radians: Rule = {
+  name: 'radians',
+  title: 'An angle in radians',
+  why: 'Angles are degrees: one in radians is hardly a turn at all.',
+  cure: 'Write 90 for a quarter, or fromRadians(Math.PI / 2) where radians come from elsewhere.',
+  find: ({ details }) =>
+    details.flatMap(({ at, log }) =>
+      log.calls.flatMap(({ name, given, line, first, end }) => {
+        const angle = anglesOf(name, given).find(looksLikeRadians);
+        if (angle === undefined) return [];
+        const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
+        return [
+          {
+            line,
+            frame: at,
+            items,
+            text: `${name} is given ${Number((angle as number).toFixed(4))}°, which looks like ${Math.round((angle as number) / quarter) * 45}° in radians`,
+          },
+        ];
+      }),
+    ),
+};
+
+/** The angles that a call is given. */
+function anglesOf(name: string, given: readonly unknown[]): unknown[] {
+  if (name === 'rotate') return [given[0]];
+  const options = given.find((one) => typeof one === 'object' && one !== null) as Record<string, unknown> | undefined;
+  if (options === undefined) return [];
+  return name === 'arc' ? [options.rotate, options.start, options.end] : [options.rotate];
+}
+
+const strokeScaled: Rule = {
+  name: 'stroke-scaled',
+  title: 'A scale makes a stroke too thin or too thick',
+  why: 'A scale grows strokes as well as shapes: what was 1 wide is as wide as the scale.',
+  cure: 'Divide the width by the scale: stroke: { width: 2 / scale }.',
+  find(evidence) {
+    const widthOf = ({ item }: SeenItem): { scale: number; width: number } => {
+      const [{ frame }] = evidence.details;
+      const scale = largestScale(multiply(frame.view, item.transform));
+      return { scale, width: (item.stroke?.width ?? 0) * scale };
+    };
+    const isThin = (seen: SeenItem): boolean => {
+      const { scale, width } = widthOf(seen);
+      return scale < 0.5 && width > 0 && width < 0.2;
+    };
+    const isThick = (seen: SeenItem): boolean => {
+      const { scale, width } = widthOf(seen);
+      const { left, right, top, bottom } = seen.description.box;
+      return scale >= 4 && width > 4 && width >= Math.max(right - left, bottom - top) * 0.5;
+    };
+    const say = (items: readonly SeenItem[]): string => {
+      const { scale, width } = widthOf(items[0]);
+      const short = (value: number): string => String(Number(value.toPrecision(2)));
+      return `under a scale of ${short(scale)} the stroke of ${called(items)} is ${short(width)} pixels wide`;
+    };
+    const isVisible = ({ description, changes }: SeenItem): boolean => description.hidden === undefined && changes;
+    return [
+      ...linesThat(evidence, (seen) => isVisible(seen) && isThin(seen) && seen.item.fill === undefined, say),
+      ...linesThat(evidence, (seen) => isVisible(seen) && isThick(seen), say),
+    ];
+  },
+};
+
+const pictureEnlarged: Rule = {
+  name: 'picture-enlarged',
+  title: 'A picture drawn far above its own resolution',
+  why: 'Each of its pixels covers several of the canvas: it looks soft.',
+  cure: 'Use a larger picture, draw it smaller, or let its pixels be seen with smooth: false.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ item }) => pixelScale(item.fill, item.transform) > 2.5,
+      (items) =>
+        `${called(items)} is drawn ${pixelScale(items[0].item.fill, items[0].item.transform).toFixed(1)} times as large as it is`,
+    ),
+};
+
+function pixelScale(fill: SeenItem['item']['fill'], transform: SeenItem['item']['transform']): number {
+  if (typeof fill !== 'object' || fill.type !== 'picture' || !fill.smooth) return 0;
+  return Math.sqrt(Math.abs(determinant(multiply(transform, fill.transform))));
+}
+
+/** The call that drew an item. */
+export function callOf(calls: readonly NotedCall[], place: number): NotedCall | undefined {
+  return calls.find(({ first, end, name }) => name !== 'group' && place >= first && place < end);
+}
+
+export const itemRules: readonly Rule[] = [
+  offCanvas,
+  covered,
+  noSize,
+  noPaint,
+  sameColor,
+  cutStroke,
+  radians,
+  strokeScaled,
+  pictureEnlarged,
+];

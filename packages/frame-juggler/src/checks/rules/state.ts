@@ -1,0 +1,187 @@
+import type { SourceLine } from '../../error.ts';
+import type { Detail, Evidence, Sighting } from '../evidence.ts';
+import type { Rule } from '../rule.ts';
+import type { NotedCall } from '../watch.ts';
+
+/* Styles and transforms that do nothing, or more than was meant. */
+
+/** A call of `style`, and which of its keys something was drawn with. */
+interface StyleCall {
+  readonly call: NotedCall;
+  readonly keys: ReadonlySet<string>;
+  readonly used: Set<string>;
+}
+
+const placeOf = (line: SourceLine | undefined): string =>
+  line === undefined ? '' : `${line.file}:${line.line}:${line.column}`;
+
+const transforms = new Set(['translate', 'rotate', 'scale', 'skew', 'tilt', 'transform']);
+const notDrawing = new Set([
+  ...transforms,
+  'style',
+  'save',
+  'restore',
+  'group',
+  'resetTransform',
+  'clear',
+  'toCanvas',
+  'toLocal',
+]);
+const isDrawing = ({ name, first, end }: NotedCall): boolean => !notDrawing.has(name) && end > first;
+
+/** Follows styles through a paint: which call each item's look comes from. */
+function styleCalls({ log }: Detail): StyleCall[] {
+  const all: StyleCall[] = [];
+  let inForce = new Map<string, StyleCall>();
+  const stack: Map<string, StyleCall>[] = [];
+  for (const event of log.events) {
+    if (event.type === 'enter') stack.push(new Map(inForce));
+    else if (event.type === 'leave') inForce = stack.pop() ?? inForce;
+    else {
+      const { call } = event;
+      const options = (call.given.find((one) => typeof one === 'object' && one !== null) ?? {}) as Record<
+        string,
+        unknown
+      >;
+      if (call.name === 'style') {
+        const style = { call, keys: new Set(Object.keys(options)), used: new Set<string>() };
+        all.push(style);
+        for (const key of style.keys) inForce.set(key, style);
+      } else if (isDrawing(call))
+        for (const [key, style] of inForce) {
+          const own = options[key];
+          // A stroke given in parts takes the rest from what is in force.
+          const isOwn = own !== undefined && !(key === 'stroke' && typeof own === 'object');
+          if (!isOwn && (key !== 'text' || call.name === 'text')) style.used.add(key);
+        }
+      else if (call.name === 'group')
+        // What a group sets anew is not what was in force; what it draws is told by the calls in it.
+        continue;
+    }
+  }
+  return all;
+}
+
+const unusedStyle: Rule = {
+  name: 'unused-style',
+  title: 'A style that nothing is drawn with',
+  why: 'It is set after what it was meant for, replaced before anything is drawn, or every shape has its own.',
+  cure: 'Set it before the shapes that it is for: canvas.style({ fill: … }) first, then canvas.rect(…).',
+  find({ details }) {
+    const byLine = new Map<
+      string,
+      { line: SourceLine | undefined; frame: number; unused: Set<string>; count: number }
+    >();
+    for (const detail of details)
+      for (const { call, keys, used } of styleCalls(detail)) {
+        const unused = [...keys].filter((key) => !used.has(key));
+        const known = byLine.get(placeOf(call.line));
+        if (known === undefined)
+          byLine.set(placeOf(call.line), { line: call.line, frame: detail.at, unused: new Set(unused), count: 1 });
+        else known.unused = new Set(unused.filter((key) => known.unused.has(key)));
+      }
+    return [...byLine.values()].flatMap(({ line, frame, unused }): Sighting[] =>
+      unused.size === 0
+        ? []
+        : [{ line, frame, text: `nothing is drawn with the ${[...unused].join(' and ')} that style sets here` }],
+    );
+  },
+};
+
+const leak: Rule = {
+  name: 'leak',
+  title: 'A transform or a style that reaches what comes later',
+  why: 'Set without a group, it holds for everything that follows in the frame.',
+  cure: 'Put it into a group, with what it is for: canvas.group({ translate: [x, y], rotate: 30 }, () => { … }).',
+  find: ({ details }) => details.slice(0, 1).flatMap(leaksOf),
+};
+
+/** Styles that are seldom meant for all that follows. */
+const stickyKeys = ['opacity', 'blend'];
+
+function leaksOf({ at, log }: Detail): Sighting[] {
+  const { calls } = log;
+  const found: Sighting[] = [];
+  const lines = new Map<string, number>();
+  for (const { line } of calls) lines.set(placeOf(line), (lines.get(placeOf(line)) ?? 0) + 1);
+  calls.forEach((call, i) => {
+    const [options] = call.given as [Record<string, unknown>?];
+    const isSticky =
+      call.name === 'style' &&
+      stickyKeys.some((key) => options?.[key] !== undefined && options[key] !== 1 && options[key] !== 'normal');
+    if (call.depth > 0 || (!transforms.has(call.name) && !isSticky)) return;
+    // One that is made again and again, in a loop, is meant to add up.
+    if (lines.get(placeOf(call.line))! > 1) return;
+    const before = calls.slice(0, i).some((one) => one.depth === 0 && isDrawing(one));
+    const rest = calls.slice(i + 1);
+    const undone = rest.findIndex((one) => one.depth === 0 && undoes(call, one));
+    const after = rest
+      .slice(0, undone < 0 ? undefined : undone)
+      .filter((one) => one.depth === 0 && (isDrawing(one) || one.name === 'group'));
+    const reached = new Set(after.map(({ line }) => placeOf(line)));
+    if (!before || reached.size < 2 || undone >= 0) return;
+    found.push({
+      line: call.line,
+      frame: at,
+      text: `this ${call.name} reaches all that is drawn after it, ${reached.size} lines of calls, to the end of the frame`,
+      items: after.flatMap(({ first, end }) => Array.from({ length: end - first }, (_, n) => first + n + 1)),
+    });
+  });
+  return found;
+}
+
+/** Whether a later call takes back what an earlier one set. */
+function undoes(call: NotedCall, later: NotedCall): boolean {
+  if (later.name === 'resetTransform') return transforms.has(call.name);
+  if (call.name === 'style')
+    return later.name === 'style' && stickyKeys.some((key) => key in ((later.given[0] ?? {}) as object));
+  if (later.name !== call.name) return false;
+  const numbers = ({ given: [value] }: NotedCall): number[] =>
+    typeof value === 'number'
+      ? [value]
+      : Array.isArray(value)
+        ? (value as number[])
+        : value !== null && typeof value === 'object'
+          ? Object.values(value as Record<string, number>)
+          : [];
+  const [one, other] = [numbers(call), numbers(later)];
+  // The way back: the same amounts the other way about, or a scale's inverse.
+  return (
+    one.length === other.length &&
+    one.every((amount, i) =>
+      call.name === 'scale' ? Math.abs(amount * other[i] - 1) < 1e-6 : Math.abs(amount + other[i]) < 1e-6,
+    )
+  );
+}
+
+const openSave: Rule = {
+  name: 'open-save',
+  title: 'A save that is never restored',
+  why: 'What was saved is not brought back: transform and style hold to the end of the frame.',
+  cure: 'End it with canvas.restore(), or use canvas.group({ … }, () => { … }), which ends by itself.',
+  find: ({ details }) =>
+    details.flatMap(({ at, frame, log }): Sighting[] =>
+      frame.openSaves === 0
+        ? []
+        : [
+            {
+              line: log.saves.at(-1),
+              frame: at,
+              text: `${frame.openSaves === 1 ? 'this save is' : `${frame.openSaves} saves are`} never restored`,
+            },
+          ],
+    ),
+};
+
+const keptCanvas: Rule = {
+  name: 'kept-canvas',
+  title: 'A canvas that is used after its frame',
+  why: 'Each frame has a canvas of its own: what is drawn on an old one is never seen.',
+  cure: 'Draw within paint, on the canvas that it is given; hand it to functions as an argument.',
+  find: ({ noted }: Evidence) =>
+    noted.late
+      .slice(0, 1)
+      .map((line) => ({ line, frame: undefined, text: 'a canvas is drawn on whose frame is over' })),
+};
+
+export const stateRules: readonly Rule[] = [unusedStyle, leak, openSave, keptCanvas];

@@ -1,0 +1,119 @@
+import { largestScale, multiply } from '../../geometry/matrix.ts';
+import { blueOf, greenOf, redOf } from '../../paint/color.ts';
+import { called, linesThat, verb, type Detail, type SeenItem } from '../evidence.ts';
+import { contrast, isOpaque, relativeLuminance } from '../gather.ts';
+import type { Rule } from '../rule.ts';
+import { callOf } from './items.ts';
+
+/* Text that cannot be read. */
+
+/** How large a text is, in pixels of density 1; undefined for what is no text of the sketch's own. */
+function pixelSize({ place, item }: SeenItem, { frame, log }: Detail): number | undefined {
+  const call = callOf(log.calls, place);
+  if (call?.name !== 'text' || call.textStyle === undefined) return undefined;
+  return call.textStyle.size * largestScale(multiply(frame.view, item.transform));
+}
+
+const leastSize = 9;
+
+const smallText: Rule = {
+  name: 'small-text',
+  title: 'Text that is too small',
+  why: `Letters below ${leastSize} pixels run together.`,
+  cure: 'Give it a size of 12 or more, counting the scale in force.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      (seen, detail) => (pixelSize(seen, detail) ?? Infinity) < leastSize && seen.description.hidden === undefined,
+      (items) =>
+        `${called(items)} ${verb(items, 'is', 'are')} set in ${Number(
+          pixelSize(
+            items[0],
+            evidence.details.find(({ items: all }) => all.includes(items[0]))!,
+          )!.toFixed(1),
+        )} pixels`,
+    ),
+};
+
+const cutText: Rule = {
+  name: 'cut-text',
+  title: 'Text that runs out of the canvas',
+  why: 'What lies beyond the edge cannot be read.',
+  cure: 'Move it in, make it smaller, or break it with maxWidth; anchor says which point of it is at `at`.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      (seen, detail) => {
+        const { box, hidden } = seen.description;
+        const { canvas } = detail;
+        if (pixelSize(seen, detail) === undefined || hidden !== undefined) return false;
+        const out = Math.max(
+          canvas.left - box.left,
+          box.right - canvas.right,
+          canvas.top - box.top,
+          box.bottom - canvas.bottom,
+        );
+        return out > 1;
+      },
+      (items) => `${called(items)} ${verb(items, 'runs', 'run')} out of the canvas`,
+    ),
+};
+
+const missingCharacters: Rule = {
+  name: 'missing-characters',
+  title: 'Characters that the font lacks',
+  why: 'An empty box is drawn in their place.',
+  cure: 'Load a font that has them, asset.font(new URL(…)), and give it as font.',
+  find: ({ details }) =>
+    details.flatMap(({ at, log }) =>
+      log.calls.flatMap(({ line, lacking = [], given, first }) =>
+        lacking.length === 0
+          ? []
+          : [
+              {
+                line,
+                frame: at,
+                items: [first + 1],
+                text: `the font has no ${lacking.map((one) => `“${one}”`).join(', ')} for “${String(given[0]).slice(0, 30)}”`,
+              },
+            ],
+      ),
+    ),
+};
+
+const lowContrast: Rule = {
+  name: 'low-contrast',
+  title: 'Text that hardly stands out',
+  why: 'Against what lies under it, its contrast is below WCAG 2.2’s 4.5 to 1 (3 to 1 for large letters).',
+  cure: 'Make it darker or lighter than what lies under it, or put a plate behind it.',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      (seen, detail) => {
+        const size = pixelSize(seen, detail);
+        const found = contrastOf(seen);
+        return size !== undefined && found !== undefined && found < needed(size) - 0.05;
+      },
+      (items) =>
+        `${called(items)} ${verb(items, 'has', 'have')} a contrast of ${contrastOf(items[0])!.toFixed(1)} to 1 to what lies under ${verb(items, 'it', 'them')}`,
+    ),
+};
+
+/** WCAG counts 18 pt, 24 pixels, as large. */
+const needed = (size: number): number => (size >= 24 ? 3 : 4.5);
+
+function contrastOf({ item: { fill, opacity, group }, description, under }: SeenItem): number | undefined {
+  if (
+    typeof fill !== 'number' ||
+    !isOpaque(fill) ||
+    opacity < 1 ||
+    under === undefined ||
+    description.hidden !== undefined
+  )
+    return undefined;
+  // What fades in or out is not to be read then.
+  for (let at = group; at !== undefined; at = at.parent) if (at.opacity < 1) return undefined;
+  return contrast(relativeLuminance(redOf(fill), greenOf(fill), blueOf(fill)), relativeLuminance(...under));
+}
+
+export const textRules: readonly Rule[] = [smallText, cutText, missingCharacters, lowContrast];

@@ -1,0 +1,282 @@
+import type { Box } from '../../geometry/box.ts';
+import { isSameFrame } from '../../review/same-frame.ts';
+import { hypot } from '../../maths/power.ts';
+import { isOn, lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
+import type { Rule } from '../rule.ts';
+
+/* What goes wrong from frame to frame. */
+
+const middle = ({ left, right, top, bottom }: Box): [number, number] => [(left + right) / 2, (top + bottom) / 2];
+const isFinite = (box: Box | undefined): box is Box =>
+  box !== undefined && Number.isFinite(box.left) && Number.isFinite(box.top);
+const span = ({ left, right, top, bottom }: Box): number => Math.max(right - left, bottom - top);
+
+/** One sighting for each line that draws things of these tracks. */
+function ofTracks(evidence: Evidence, tracks: readonly Track[], say: (tracks: readonly Track[]) => string): Sighting[] {
+  const byName = new Map<string, Track[]>();
+  for (const track of tracks) byName.set(track.name, [...(byName.get(track.name) ?? []), track]);
+  return [...byName.values()].map((list) => ({
+    line: lineOfTrack(evidence, list[0]),
+    frame: undefined,
+    text: say(list),
+  }));
+}
+
+const thing = (tracks: readonly Track[]): string => {
+  const name = tracks[0].name.split('/').filter(Boolean).at(-1)!;
+  const label = name === tracks[0].shape ? '' : ` “${name}”`;
+  return tracks.length > 1 ? `${tracks.length} ${tracks[0].shape} items${label}` : `the ${tracks[0].shape}${label}`;
+};
+
+const growing: Rule = {
+  name: 'growing',
+  title: 'A size that grows without end',
+  why: 'Each frame makes it larger than the one before: it ends by filling everything, or beyond all numbers.',
+  cure: 'Work the size out from the time (swing(seconds, 2, 1, 1.5)), or keep it in bounds with clamp or wrap.',
+  find(evidence) {
+    const { tracks, course, sketch } = evidence;
+    // What comes round is let grow.
+    if (course.length < 8 || sketch.frames !== Infinity) return [];
+    const grown = tracks.filter(({ boxes }) => {
+      if (!boxes.every(isFinite)) return false;
+      const sizes = (boxes as Box[]).map(span);
+      const rises = sizes.every((size, i) => i === 0 || size > sizes[i - 1]);
+      return rises && sizes[0] > 0 && sizes.at(-1)! > 3 * sizes[0];
+    });
+    return ofTracks(
+      evidence,
+      grown,
+      (list) =>
+        `${thing(list)} ${list.length > 1 ? 'grow' : 'grows'} in every frame, to ${(span(list[0].boxes.at(-1)!) / span(list[0].boxes[0]!)).toFixed(1)} times the size within ${course.length} frames`,
+    );
+  },
+};
+
+const vanishes: Rule = {
+  name: 'vanishes',
+  title: 'A picture that is gone after its first frames',
+  why: 'Each frame begins fresh: what is only drawn in the first one is gone in the next.',
+  cure: 'Draw it in every frame; with carry: 1 what was drawn stays.',
+  find({ course, first, details, sketch }) {
+    if (course.length < 3 || sketch.carry === 1 || course[0].order.length === 0) return [];
+    const from = course.findIndex(({ order }) => order.length === 0);
+    if (from < 1 || from > course.length / 2 || course.slice(from).some(({ order }) => order.length > 0)) return [];
+    return [
+      {
+        line: details[0].items[0]?.description.source,
+        frame: first + from,
+        text: `frame ${first} draws ${course[0].order.length} items, and from frame ${first + from} on nothing is drawn`,
+      },
+    ];
+  },
+};
+
+const timeWords = ['seconds', 'frame', 'progress', 'delta'];
+
+const nothingMoves: Rule = {
+  name: 'nothing-moves',
+  title: 'Nothing moves',
+  why: 'The sketch steps or asks for the time, and every frame is the same.',
+  cure: 'Let paint use what changes: the state that step moves on, or seconds. For one picture only, still: true.',
+  find({ course, noted, sketch, details }) {
+    const asks = timeWords.filter((word) => noted.asked.has(word));
+    if (course.length < 3 || noted.asked.has('pointer') || noted.asked.has('keys')) return [];
+    if (!sketch.hasStep && asks.length === 0) return [];
+    if (course.some((frame) => !isSameFrame(frame, { ...course[0], carry: frame.carry }))) return [];
+    const what = sketch.hasStep ? 'step runs' : `paint asks for ${asks.join(' and ')}`;
+    return [
+      {
+        line: details[0].items[0]?.description.source,
+        frame: undefined,
+        text: `${what}, and all ${course.length} frames are the same`,
+      },
+    ];
+  },
+};
+
+const paintsOver: Rule = {
+  name: 'paints-over',
+  title: 'Trails that are painted over and over',
+  why: 'With a carry the last picture stays: what is drawn again in its place only covers itself.',
+  cure: 'Draw just what is new in each frame, or leave carry out.',
+  find({ tracks, course, sketch, details }) {
+    if (sketch.carry < 0.99 || course.length < 6 || course.every(({ order }) => order.length < 2)) return [];
+    let [still, all] = [0, 0];
+    for (const { boxes } of tracks)
+      for (let at = 1; at < boxes.length; at++) {
+        const [one, other] = [boxes[at - 1], boxes[at]];
+        if (!isFinite(one) || !isFinite(other)) continue;
+        all++;
+        if (
+          hypot(one.left - other.left, one.top - other.top, one.right - other.right, one.bottom - other.bottom) < 0.01
+        )
+          still++;
+      }
+    if (all === 0 || still / all < 0.9) return [];
+    return [
+      {
+        line: details[0].items[0]?.description.source,
+        frame: undefined,
+        text: `under a carry of ${sketch.carry}, ${Math.round((still / all) * 100)} % of what each frame draws stands where the one before has drawn it`,
+      },
+    ];
+  },
+};
+
+const gone: Rule = {
+  name: 'gone',
+  title: 'A thing that leaves the canvas and never comes back',
+  why: 'It moves on and on: it is never seen again, and still takes its time.',
+  cure: 'Let it come in again on the other side: state.x = wrap(state.x, 0, width); or take it out of the state.',
+  find(evidence) {
+    const { tracks, course, sketch, details, noted } = evidence;
+    if (course.length < 8 || sketch.frames !== Infinity || noted.asked.has('pointer')) return [];
+    const [{ canvas }] = details;
+    const left = tracks.filter(({ boxes }) => {
+      if (!boxes.every(isFinite)) return false;
+      const all = boxes as Box[];
+      const from = all.findIndex((box) => !isOn(box, canvas));
+      if (from < 1 || from > all.length * 0.8) return false;
+      const away = all.slice(from).map((box) => distance(box, canvas));
+      return away.every((far, i) => far > 0 && (i === 0 || far > away[i - 1]));
+    });
+    return ofTracks(
+      evidence,
+      left,
+      (list) =>
+        `${thing(list)} ${list.length > 1 ? 'leave' : 'leaves'} the canvas and ${list.length > 1 ? 'move' : 'moves'} on and on`,
+    );
+  },
+};
+
+function distance(box: Box, canvas: Box): number {
+  const across = Math.max(canvas.left - box.right, box.left - canvas.right, 0);
+  const down = Math.max(canvas.top - box.bottom, box.top - canvas.bottom, 0);
+  return hypot(across, down);
+}
+
+const frameBound: Rule = {
+  name: 'frame-bound',
+  title: 'A speed that hangs on the frame rate',
+  why: 'What is added once a frame moves twice as fast at twice the frame rate.',
+  cure: 'Multiply by delta, and think in units a second: state.x += 40 * delta; or work it out from seconds.',
+  find(evidence) {
+    const { tracks, faster, course } = evidence;
+    if (faster === undefined || course.length < 4) return [];
+    const byKey = new Map(faster.map((track, i) => [`${track.name}\n${nth(faster, i)}`, track]));
+    const bound = tracks.filter((track, i) => {
+      const other = byKey.get(`${track.name}\n${nth(tracks, i)}`);
+      if (other === undefined) return false;
+      const steps = Math.min(track.boxes.length, other.boxes.length) - 1;
+      // Early enough that nothing has come round, and late enough to tell.
+      for (const at of [2, 3, 5, Math.floor(steps / 2)]) {
+        if (at < 1 || at > steps) continue;
+        const [a, b, c, d] = [track.boxes[0], track.boxes[at], other.boxes[0], other.boxes[at]];
+        if (!isFinite(a) || !isFinite(b) || !isFinite(c) || !isFinite(d)) return false;
+        const [one, two] = [move(a, b), move(c, d)];
+        const way = hypot(...one);
+        if (way < 0.5 || hypot(middle(a)[0] - middle(c)[0], middle(a)[1] - middle(c)[1]) > 1e-6) return false;
+        if (hypot(two[0] - 2 * one[0], two[1] - 2 * one[1]) > 0.06 * way) return false;
+      }
+      return steps >= 2;
+    });
+    return ofTracks(
+      evidence,
+      bound,
+      (list) =>
+        `${thing(list)} ${list.length > 1 ? 'move' : 'moves'} twice as far in the same time at twice the frame rate`,
+    );
+  },
+};
+
+function move(from: Box, to: Box): [number, number] {
+  const [x, y] = middle(from);
+  const [toX, toY] = middle(to);
+  return [toX - x, toY - y];
+}
+
+/** The place of a track among those of its name. */
+function nth(tracks: readonly Track[], at: number): number {
+  let count = 0;
+  for (let i = at - 1; i >= 0 && i > at - 4000; i--) if (tracks[i].name === tracks[at].name) count++;
+  return count;
+}
+
+const tooSlow: Rule = {
+  name: 'too-slow',
+  title: 'Frames that take too long',
+  why: 'A frame is to be done before the next one is due: else it stutters, or slips behind.',
+  cure: 'Draw less, keep in start what does not change, or lower the frameRate.',
+  find({ cost, sketch }) {
+    if (cost.length < 3) return [];
+    const sorted = [...cost].sort((a, b) => a - b);
+    const usual = sorted[Math.floor(sorted.length / 2)];
+    const due = 1000 / sketch.frameRate;
+    if (usual <= due) return [];
+    return [
+      {
+        line: undefined,
+        frame: undefined,
+        text: `a frame takes ${usual.toFixed(0)} ms to step and paint on this machine; at ${sketch.frameRate} a second there are ${due.toFixed(0)} ms`,
+      },
+    ];
+  },
+};
+
+const flashing: Rule = {
+  name: 'flashing',
+  title: 'Flashes more than three times a second',
+  why: 'Large flashes of more than three a second can bring on seizures (WCAG 2.2, 2.3.1).',
+  cure: 'Slow it down to under three a second, or keep it small or faint.',
+  find({ luminances, sketch, first }) {
+    if (luminances.length < 4) return [];
+    const window = Math.max(2, Math.round(sketch.frameRate));
+    const cellCount = luminances[0].length;
+    for (let from = 0; from === 0 || from + window <= luminances.length; from++) {
+      const part = luminances.slice(from, from + window);
+      let flashy = 0;
+      for (let cell = 0; cell < cellCount; cell++) if (flashesOf(part.map((grid) => grid[cell])) > 3) flashy++;
+      // A quarter of the picture is what WCAG calls large, where the picture fills the view.
+      if (flashy >= cellCount / 4)
+        return [
+          {
+            line: undefined,
+            frame: first + from,
+            text: `from frame ${first + from} on more than a quarter of the picture flashes more than three times within a second`,
+          },
+        ];
+    }
+    return [];
+  },
+};
+
+/** How many flashes there are in a row of luminances: pairs of opposing changes of a tenth, the darker below 0.8. */
+function flashesOf(row: readonly number[]): number {
+  let changes = 0;
+  let [low, high, direction] = [row[0], row[0], 0];
+  for (const value of row) {
+    low = Math.min(low, value);
+    high = Math.max(high, value);
+    if (direction >= 0 && high - value >= 0.1 && value < 0.8) {
+      if (direction !== 0 || high !== row[0]) changes++;
+      direction = -1;
+      [low, high] = [value, value];
+    } else if (direction <= 0 && value - low >= 0.1 && low < 0.8) {
+      changes++;
+      direction = 1;
+      [low, high] = [value, value];
+    }
+  }
+  return changes / 2;
+}
+
+export const timeRules: readonly Rule[] = [
+  growing,
+  vanishes,
+  nothingMoves,
+  paintsOver,
+  gone,
+  frameBound,
+  tooSlow,
+  flashing,
+];

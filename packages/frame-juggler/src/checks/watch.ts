@@ -1,0 +1,220 @@
+import type { Canvas } from '../canvas/canvas.ts';
+import type { Random } from '../chance/random.ts';
+import { sketchLine, type SourceLine } from '../error.ts';
+import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
+import { lettering } from '../text/lettering.ts';
+import { ownWeight, restyleText, type TextStyle, type TextStyleOptions } from '../text/style.ts';
+
+/*
+ * What a sketch does while it is watched: which calls it makes of its canvas, and what it asks for. It is watched from
+ * outside, through stand-ins for its canvas and its moment, so that a run that is not watched costs nothing for it.
+ */
+
+/** A call of the canvas. */
+export interface NotedCall {
+  readonly name: string;
+  readonly given: readonly unknown[];
+  readonly line: SourceLine | undefined;
+  /** The first item that it drew, and the one after its last, by their places in the frame. */
+  readonly first: number;
+  end: number;
+  /** How many groups and saves it was made in. */
+  readonly depth: number;
+  /** For a text: how it is set, and which of its characters its font lacks. */
+  readonly textStyle?: TextStyle;
+  lacking?: readonly string[];
+}
+
+/** What happened in the course of a paint: calls, and the beginnings and ends of groups and saves. */
+export type PaintEvent =
+  { readonly type: 'call'; readonly call: NotedCall } | { readonly type: 'enter' } | { readonly type: 'leave' };
+
+/** What was noted of one paint. */
+export class PaintLog {
+  readonly events: PaintEvent[] = [];
+  depth = 0;
+  /** Lines of saves that have not been restored. */
+  readonly saves: (SourceLine | undefined)[] = [];
+
+  get calls(): NotedCall[] {
+    return this.events.flatMap((event) => (event.type === 'call' ? [event.call] : []));
+  }
+}
+
+/** What was noted of a run. */
+export class Noted {
+  /** What of the moment the sketch has asked for. */
+  readonly asked = new Set<string>();
+  /** Lines that used a canvas whose frame was over. */
+  readonly late: (SourceLine | undefined)[] = [];
+  /** Streams of chance that were begun more than once within one call of the sketch, with their lines. */
+  readonly streams: { readonly key: string; readonly line: SourceLine | undefined }[] = [];
+  /** What the engine was asked instead of the moment: chance and clocks. */
+  readonly engine: { readonly call: string; readonly line: SourceLine | undefined }[] = [];
+  /** The log of the paint that is to be noted in full; undefined where none is. */
+  log: PaintLog | undefined;
+}
+
+/** The sketch, watched: it draws the same, and what it does is noted. */
+export function watched(sketch: Sketch, noted: Noted): Sketch {
+  const { start, step } = sketch;
+  return withParts(sketch, {
+    start: (moment) => throughEngine(noted, () => start(watchedMoment(moment, noted))),
+    step: step && ((state, moment) => throughEngine(noted, () => step(state, watchedMoment(moment, noted)))),
+    paint(canvas, moment, state) {
+      const stage = { over: false };
+      try {
+        throughEngine(noted, () =>
+          sketch.paint(watchedCanvas(canvas, noted, stage), watchedMoment(moment, noted), state),
+        );
+      } finally {
+        stage.over = true;
+      }
+    },
+  });
+}
+
+function watchedMoment(moment: Moment, noted: Noted): Moment {
+  const streams = new Set<string>();
+  const random = new Proxy(moment.random, {
+    get(target, name) {
+      const value: unknown = Reflect.get(target, name);
+      if (typeof value !== 'function') return value;
+      return (...given: unknown[]) => {
+        if (name === 'stream') {
+          const key = String(given[0]);
+          if (streams.has(key)) noted.streams.push({ key, line: sketchLine() });
+          streams.add(key);
+        }
+        return Reflect.apply(value, target, given) as unknown;
+      };
+    },
+  });
+  return new Proxy(moment, {
+    get(target, name) {
+      noted.asked.add(String(name));
+      return name === 'random' ? (random as Random) : (Reflect.get(target, name) as unknown);
+    },
+  });
+}
+
+function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boolean }): Canvas {
+  const { log } = noted;
+  if (log === undefined)
+    return new Proxy(canvas, {
+      get(target, name) {
+        if (stage.over) noted.late.push(sketchLine());
+        const value: unknown = Reflect.get(target, name, target);
+        return typeof value === 'function' ? (value.bind(target) as unknown) : value;
+      },
+    });
+  const stands: Canvas = new Proxy(canvas, {
+    get(target, name) {
+      if (stage.over) noted.late.push(sketchLine());
+      const value: unknown = Reflect.get(target, name, target);
+      if (typeof value !== 'function') return value;
+      return (...given: unknown[]): unknown => {
+        const line = sketchLine();
+        const first = target.recorded;
+        const { depth } = log;
+        const call: NotedCall = {
+          name: String(name),
+          given,
+          line,
+          first,
+          end: first,
+          depth,
+          ...textFacts(target, name, given),
+        };
+        log.events.push({ type: 'call', call });
+        if (name === 'save') {
+          log.saves.push(line);
+          enter(log);
+        } else if (name === 'restore' && log.saves.length > 0) {
+          log.saves.pop();
+          leave(log);
+        }
+        const result: unknown =
+          name === 'group' && typeof given[1] === 'function'
+            ? target.group(given[0] as never, () => within(log, given[1] as () => void))
+            : Reflect.apply(value, target, given);
+        call.end = target.recorded;
+        return result;
+      };
+    },
+  });
+  return stands;
+}
+
+function within(log: PaintLog, body: () => void): void {
+  enter(log);
+  const saves = log.saves.length;
+  try {
+    body();
+  } finally {
+    // What was saved in a group and not restored ends with it.
+    while (log.saves.length > saves) {
+      log.saves.pop();
+      leave(log);
+    }
+    leave(log);
+  }
+}
+
+function enter(log: PaintLog): void {
+  log.depth++;
+  log.events.push({ type: 'enter' });
+}
+
+function leave(log: PaintLog): void {
+  log.depth--;
+  log.events.push({ type: 'leave' });
+}
+
+function textFacts(canvas: Canvas, name: string | symbol, given: readonly unknown[]): Partial<NotedCall> {
+  return name === 'text' ? { textStyle: restyleText(canvas.textStyle, (given[1] ?? {}) as TextStyleOptions) } : {};
+}
+
+/** Notes of each text of a paint which characters its font lacks; its fonts have to be loaded by now. */
+export function noteLacking(log: PaintLog): void {
+  for (const call of log.calls) {
+    if (call.textStyle === undefined) continue;
+    const { font } = call.textStyle;
+    const weight = ownWeight(call.textStyle) ?? 'regular';
+    const used = font === 'default' ? lettering([weight]).fonts.get(weight)! : font;
+    call.lacking = used.lacking(String(call.given[0]));
+  }
+}
+
+/** What gives another picture each time: on the engine's own objects, and while the sketch's code runs only. */
+const chancy: readonly [holder: object, name: string, call: string][] = [
+  [Math, 'random', 'Math.random()'],
+  [Date, 'now', 'Date.now()'],
+  [performance, 'now', 'performance.now()'],
+];
+
+/** Calls the sketch's code, and notes what it asks of the engine's chance and clocks; they are as before afterwards. */
+function throughEngine<T>(noted: Noted, call: () => T): T {
+  const before = chancy.map(([holder, name]) => (holder as Record<string, unknown>)[name]);
+  const engineDate = globalThis.Date;
+  chancy.forEach(([holder, name, words], i) => {
+    (holder as Record<string, unknown>)[name] = (...given: unknown[]): unknown => {
+      const line = sketchLine();
+      if (line !== undefined) noted.engine.push({ call: words, line });
+      return Reflect.apply(before[i] as (...values: unknown[]) => unknown, holder, given);
+    };
+  });
+  globalThis.Date = new Proxy(engineDate, {
+    construct(target, given: unknown[]) {
+      const line = given.length === 0 ? sketchLine() : undefined;
+      if (line !== undefined) noted.engine.push({ call: 'new Date()', line });
+      return Reflect.construct(target, given) as object;
+    },
+  });
+  try {
+    return call();
+  } finally {
+    globalThis.Date = engineDate;
+    chancy.forEach(([holder, name], i) => ((holder as Record<string, unknown>)[name] = before[i]));
+  }
+}

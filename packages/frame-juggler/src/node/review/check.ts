@@ -1,0 +1,36 @@
+import { checkSketch, type Checkup } from '../../checks/check.ts';
+import { optional, schemaOf, type Options } from '../../schema/schema.ts';
+import type { Sketch } from '../../sketch/sketch.ts';
+import { frameRange, rangeOf } from '../render.ts';
+import { openRun, runSettingsTable } from '../run-settings.ts';
+
+const checkTable = {
+  ...runSettingsTable,
+  /** The first and the last frame that is looked at; the whole run, or its first 120 frames, if left out. */
+  frames: optional(frameRange),
+};
+const checkOptions = schemaOf(checkTable, '{ frames: [0, 59] }');
+/** What is checked. */
+export type CheckOptions = Options<typeof checkTable>;
+
+/** So many frames are looked at where none are named. */
+const usualFrames = 120;
+
+/**
+ * Looks a sketch over for likely mistakes: what is drawn and cannot be seen, styles that leak, pictures that are not the
+ * same again, and the like. A sketch that says `accept: { NAME: reason }` means what it does.
+ * @throws SketchError where the sketch is wrong
+ */
+export async function check(sketch: Sketch, options: CheckOptions = {}): Promise<Checkup> {
+  const settings = checkOptions.read('check', options);
+  const { onProgress, frames: wanted } = settings;
+  const open = (like: Sketch): ReturnType<typeof openRun> => openRun(like, settings);
+  const last = Math.min(sketch.frames, usualFrames) - 1;
+  const frames = wanted === undefined ? ([0, last] as const) : rangeOf(open(sketch), wanted);
+  return checkSketch(sketch, {
+    frames,
+    open,
+    now: () => performance.now(),
+    onProgress: (done, total) => onProgress?.(done, total),
+  });
+}

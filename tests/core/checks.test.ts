@@ -1,0 +1,34 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { mistakes } from '../../examples/mistakes/mistakes.ts';
+import { checkSketch, rules, Run, type Checkup, type Sketch } from 'frame-juggler';
+
+/* The mistakes of docs/mistakes.md: each is found, at its line and nothing else; cured, the sketch is quiet. */
+
+const check = (sketch: Sketch, last = 59): Promise<Checkup> =>
+  checkSketch(sketch, {
+    frames: [0, Math.min(sketch.frames - 1, last)],
+    open: (like) => new Run(like),
+    now: () => performance.now(),
+    onProgress: () => undefined,
+  });
+
+const text = readFileSync('examples/mistakes/mistakes.ts', 'utf8').split('\n');
+
+test('every rule has its pair of sketches', () => {
+  expect(Object.keys(mistakes)).toEqual(rules.map(({ name }) => name));
+});
+
+describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
+  test('is found at its line', async () => {
+    const { findings } = await check(mistake);
+    expect(findings.map((finding) => finding.name)).toEqual([name]);
+    const [{ line }] = findings;
+    // Some are of no one line.
+    if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
+    else expect(['too-slow', 'flashing']).toContain(name);
+  });
+  test('is quiet once it is cured', async () => {
+    expect((await check(cured)).findings).toEqual([]);
+  });
+});
