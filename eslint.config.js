@@ -25,7 +25,8 @@ const arrows = {
   formats: ['paint', 'text', 'canvas', 'surfaces'],
   sketch: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'chance', 'surfaces', 'text', 'review'],
   checks: ['geometry', 'paint', 'frame', 'canvas', 'chance', 'text', 'surfaces', 'sketch', 'review'],
-  browser: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'sketch', 'surfaces'],
+  browser: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'sketch', 'surfaces', 'review'],
+  testing: ['paint', 'sketch', 'review', 'node'],
   node: ['geometry', 'paint', 'frame', 'sketch', 'surfaces', 'formats', 'text', 'canvas', 'review', 'checks'],
 };
 const everywhere = ['schema', 'maths'];
@@ -58,7 +59,7 @@ const arrowRules = Object.entries(arrows).map(([folder, allowed]) => {
   const others = Object.keys(arrows).filter(
     (other) => ![folder, ...allowed, ...(folder === 'maths' ? [] : everywhere)].includes(other),
   );
-  const isCore = folder !== 'node';
+  const isCore = folder !== 'node' && folder !== 'testing';
   return {
     files: [`${library}/${folder}/**`],
     rules: {

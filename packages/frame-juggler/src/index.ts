@@ -92,6 +92,8 @@ export { explainFrame, explanationLines } from './review/explain.ts';
 export type { ExplainedItem, ExplainHead, ExplainWish, Explanation } from './review/explain.ts';
 export { compareFrames, frameDifferenceLines } from './review/compare-frames.ts';
 export type { FrameDifference, ItemChange } from './review/compare-frames.ts';
+export { notesOnFrame } from './review/notes.ts';
+export type { FrameNote } from './review/notes.ts';
 export { colorInWords, frameInWords } from './review/words.ts';
 export { itemsAt } from './review/hit.ts';
 export { isSameFrame } from './review/same-frame.ts';

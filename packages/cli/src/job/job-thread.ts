@@ -41,7 +41,8 @@ const jobs: { [Name in JobName]: Job<Name> } = {
   async render({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);
     const onProcess = (pid: number): void => tell({ type: 'process', pid });
-    return render(sketch, output!, { ...settings, ...options, ...watched, onProcess });
+    const onNote = (text: string): void => tell({ type: 'note', text });
+    return render(sketch, output!, { ...settings, ...options, ...watched, onProcess, onNote });
   },
   async strip({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);

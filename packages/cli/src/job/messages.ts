@@ -58,6 +58,8 @@ export type JobMessage =
   | { readonly type: 'progress'; readonly done: number; readonly total: number }
   /** A process was started, an encoder. */
   | { readonly type: 'process'; readonly pid: number }
+  /** Something about the sketch that is no error. */
+  | { readonly type: 'note'; readonly text: string }
   | { readonly type: 'loaded'; readonly title: string; readonly notes: readonly string[] }
   | { readonly type: 'done'; readonly facts: Jobs[JobName]['facts'] }
   /** Stopped by its order, with what is there. */

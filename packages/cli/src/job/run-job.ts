@@ -30,6 +30,8 @@ export async function runJob<Name extends JobName>(
   let done = 0;
   let title = '';
   let graceful = false;
+  /** Said once the bar is gone. */
+  const notes: string[] = [];
   const timers: NodeJS.Timeout[] = [];
   // Of the frame that is shown at a moment only the thread knows the number.
   const { frames, frame = Infinity } = request.options as RenderOptions;
@@ -47,6 +49,8 @@ export async function runJob<Name extends JobName>(
           case 'progress':
             done = message.done;
             return progress.at(message.done, message.total);
+          case 'note':
+            return void notes.push(message.text);
           case 'process':
             return void processes.push(message.pid);
           case 'loaded':
@@ -55,6 +59,8 @@ export async function runJob<Name extends JobName>(
             return;
           case 'done':
             graceful = true;
+            progress.end();
+            for (const note of notes) progress.note(note);
             return resolve(message.facts);
           case 'stopped':
             graceful = true;

@@ -1,4 +1,5 @@
 import { asSketchError, SketchError } from '../error.ts';
+import type { Frame } from '../frame/frame.ts';
 import { LiveClock } from '../motion/clock.ts';
 import { callable, kindOf, positive, toggle, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
@@ -42,6 +43,9 @@ const mountTable = {
 export type MountOptions = Options<typeof mountTable>;
 const mountOptions = schemaOf(mountTable, '{ autoplay: false }');
 
+/** Milliseconds between two descriptions of a picture that plays: screen readers are not to be flooded. */
+const describeEvery = 15_000;
+
 /**
  * Plays a sketch on a canvas element. Which frame is due is worked out from the screen's clock: a slow machine shows
  * fewer pictures, but steps every frame, so that things move at the same speed everywhere.
@@ -52,10 +56,14 @@ export class Player {
   private readonly run: Run;
   private readonly page: PageInput;
   private isPlaying = false;
+  private describing = false;
+  private describedAt = -Infinity;
   private stopped = false;
   private request = 0;
   /** The frame that the element shows; -1 for none, or for one that is out of date. */
   private shown = -1;
+  /** The frame that was drawn last, for who wants to know what is in it. */
+  private painted: Frame | undefined;
   /** What is under way; the next thing waits for it, so that an async start is never overtaken. */
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
@@ -220,13 +228,27 @@ export class Player {
   }
 
   private async show(frame: number): Promise<void> {
-    await this.run.drawTo(frame, this.shown, (painted) => this.surface.draw(painted));
+    await this.run.drawTo(frame, this.shown, (painted) => this.surface.draw((this.painted = painted)));
     this.shown = this.run.frame;
     this.changed();
   }
 
   private changed(): void {
+    this.describe();
     this.options.onFrame?.(this);
+  }
+
+  /** Says in words what is to be seen, for who cannot see it: at first, at rest, and now and then as it plays. */
+  private describe(): void {
+    const { painted, element } = this;
+    const now = performance.now();
+    if (painted === undefined || this.describing || (this.isPlaying && now - this.describedAt < describeEvery)) return;
+    this.describing = true;
+    this.describedAt = now;
+    void import('../review/words.ts').then(({ frameInWords }) => {
+      element.setAttribute('aria-description', frameInWords(painted));
+      this.describing = false;
+    });
   }
 
   private enqueue(job: () => Promise<void>): Promise<void> {

@@ -395,24 +395,29 @@ export class Canvas {
 
   /** The frame as painted so far. @throws SketchError where a text's font is not loaded; see {@link ready} @internal */
   finish(): Frame {
-    this.setTexts();
+    const lacking = this.setTexts();
     const { width, height, density, view } = this.setup;
     const { background, carry } = this;
     const openSaves = this.stack.length;
-    const head = { width, height, density, view: view?.matrix ?? identity, background, carry, openSaves };
+    const head = { width, height, density, view: view?.matrix ?? identity, background, carry, openSaves, lacking };
     return this.recording.writer.finish(head, this.order);
   }
 
-  private setTexts(): void {
+  /** Sets the texts; gives the characters that their fonts lack. */
+  private setTexts(): string[] {
     const { writer, texts, weights } = this.recording;
-    if (texts.length === 0) return;
+    if (texts.length === 0) return [];
     const { layOut, fonts } = lettering(weights);
+    const lacking = new Set<string>();
     for (const { item, setting } of texts) {
       const start = writer.path.length;
-      writer.path.path(layOut(setting, fonts).path);
+      const block = layOut(setting, fonts);
+      writer.path.path(block.path);
       writer.setOutline(item, start);
+      for (const character of block.lacking) lacking.add(character);
     }
     texts.length = 0;
+    return [...lacking];
   }
 
   private enter(options: GroupOptions): void {

@@ -182,7 +182,9 @@ export function noteLacking(log: PaintLog): void {
     const { font } = call.textStyle;
     const weight = ownWeight(call.textStyle) ?? 'regular';
     const used = font === 'default' ? lettering([weight]).fonts.get(weight)! : font;
-    call.lacking = used.lacking(String(call.given[0]));
+    call.lacking = String(call.given[0])
+      .split(/\r?\n/)
+      .flatMap((line) => used.set(line).lacking);
   }
 }
 

@@ -103,6 +103,8 @@ export interface Frame {
   readonly carry: number;
   /** How many saves were never restored. */
   readonly openSaves: number;
+  /** Characters that its texts' fonts had no glyphs for. */
+  readonly lacking: readonly string[];
   /** The items in painter's order, by their places in the columns. Those of clips stand in their groups. */
   readonly order: Uint32Array;
   readonly columns: Columns;

@@ -133,7 +133,7 @@ export class FrameWriter {
 
   /** The frame of the items in `order`, as they were painted. */
   finish(
-    head: Pick<Frame, 'width' | 'height' | 'density' | 'view' | 'background' | 'carry' | 'openSaves'>,
+    head: Pick<Frame, 'width' | 'height' | 'density' | 'view' | 'background' | 'carry' | 'openSaves' | 'lacking'>,
     order: readonly number[],
   ): Frame {
     expected.items = Math.max(64, this.count);

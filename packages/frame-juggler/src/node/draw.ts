@@ -6,10 +6,10 @@ import { svgParts } from '../surfaces/svg/svg.ts';
 import { encodePng } from './png.ts';
 import type { Provenance } from './provenance.ts';
 
-/** What is made of a frame. */
+/** What is made of a frame. A picture by itself tells in words what is to be seen. */
 export type Product =
-  | { readonly type: 'png'; readonly texts: Provenance }
-  | { readonly type: 'svg'; readonly texts: Provenance }
+  | { readonly type: 'png'; readonly texts: Provenance; readonly inWords?: true }
+  | { readonly type: 'svg'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'pixels' }
   | { readonly type: 'y4m'; readonly chroma: Chroma };
 

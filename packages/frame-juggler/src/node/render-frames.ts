@@ -1,7 +1,9 @@
 import type { Frame } from '../frame/frame.ts';
 import type { Run } from '../sketch/run.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
-import type { DrawTask } from './draw.ts';
+import { sharesOf } from '../review/describe.ts';
+import { frameInWords } from '../review/words.ts';
+import type { DrawTask, Product } from './draw.ts';
 import type { DrawPool } from './draw-pool.ts';
 import type { Output } from './outputs/output.ts';
 import { VisibleFrames } from './visible-frames.ts';
@@ -86,20 +88,27 @@ function taskMaker(run: Run, isSvg: boolean): (frame: number, product: DrawTask[
     return async (frame, product) => {
       let painted: Frame | undefined;
       await drawTo(frame, (each) => void (painted = each));
-      return { frames: [painted!], product };
+      return { frames: [painted!], product: withWords(product, painted!) };
     };
   if (isSvg) {
     const visible = new VisibleFrames();
     return async (frame, product) => {
       await drawTo(frame, (painted) => visible.add(painted));
-      return { frames: visible.frames.slice(), product };
+      return { frames: visible.frames.slice(), product: withWords(product, visible.frames.at(-1)!) };
     };
   }
   // Each picture stands on the one before, so they are drawn here; only the packing is spread.
   const surface = new RasterSurface();
   return async (frame, product) => {
-    await drawTo(frame, (painted) => surface.draw(painted));
+    let last: Frame | undefined;
+    await drawTo(frame, (painted) => surface.draw((last = painted)));
     const { data, ...rest } = surface.drawn;
-    return { rendering: { ...rest, data: data.slice() }, product };
+    return { rendering: { ...rest, data: data.slice() }, product: withWords(product, last!) };
   };
+}
+
+/** What is made of a picture that stands by itself, with what is to be seen of it in words. */
+function withWords(product: Product, frame: Frame): Product {
+  if (!('inWords' in product)) return product;
+  return { ...product, texts: { ...product.texts, Description: frameInWords(frame, sharesOf(frame)) } };
 }

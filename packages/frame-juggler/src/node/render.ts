@@ -1,8 +1,9 @@
 import { stat } from 'node:fs/promises';
 import { availableParallelism } from 'node:os';
-import { SketchError } from '../error.ts';
+import { asSketchError, SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
+import { notesOnFrame } from '../review/notes.ts';
 import { anything, callable, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
@@ -45,6 +46,8 @@ const renderTable = {
   workers: optional(whole(1)),
   /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
   source: optional(anything),
+  /** Told what is likely not meant in the last frame, and costs little to see. */
+  onNote: optional(callable<(text: string) => void>()),
   /** Told of each process that is started, as encoders are. */
   onProcess: optional(callable<(pid: number) => void>()),
 };
@@ -98,6 +101,7 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
     await renderFrames(run, opened, { frames, pool, signal: read.signal, onFrame });
     if (read.signal?.aborted === true) throw new Stopped(whatIsThere(output, frames[0], done));
     await opened.finish();
+    if (read.onNote !== undefined) await tellNotes(run, read.onNote);
   } catch (error) {
     await opened.abandon();
     // Stopped on the way to a frame.
@@ -112,6 +116,15 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
   const { title, width, height, frameRate, seed } = setting;
   const bytes = (await stat(output).catch(() => undefined))?.size;
   return { output, title, frames: setting.frames, count: total, width, height, frameRate, seed, bytes };
+}
+
+async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void> {
+  try {
+    for (const { text } of notesOnFrame(await run.paint(), await run.paint(true), run.frame)) onNote(text);
+  } catch (error) {
+    // The file is there all the same.
+    onNote(`paint fails when frame ${run.frame} is painted again: ${asSketchError(error).reason}`);
+  }
 }
 
 /** As many threads as there are cores, or as are asked for; never more than can be of help. */

@@ -8,6 +8,7 @@ import { pathData, short } from '../geometry/write-path-data.ts';
 import { atan2 } from '../maths/arc.ts';
 import { hypot } from '../maths/power.ts';
 import { cssColor } from '../paint/color.ts';
+import { canvasBox } from './canvas-box.ts';
 import { seenShares, type SeenShare } from './seen.ts';
 
 /*
@@ -103,13 +104,6 @@ export function describeFrame(frame: Frame, shares = sharesOf(frame)): FrameDesc
       };
     }),
   };
-}
-
-/** The canvas in the sketch's units. */
-export function canvasBox({ width, height, view }: Frame): Box {
-  const back = inverse(view);
-  if (back === undefined) return { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
-  return pathBox([0, 0, 0, 1, width, 0, 1, width, height, 1, 0, height], back);
 }
 
 function groupsAbout(frame: Frame, place: number, known: Map<number, number[]>): number[] {

@@ -7,6 +7,7 @@ import { RasterSurface } from '../surfaces/raster/surface.ts';
 
 /** How wide and high, in pixels, frames are looked at for this: enough to tell a hundredth of most shapes. */
 const lookedAt = 480;
+const maxDensity = 4;
 /** So many pixels are looked at in all, so that ten thousand large items take no longer than a second or so. */
 const maxPixels = 60e6;
 
@@ -71,7 +72,7 @@ function placesOf(
   frame: Frame,
   items: readonly Item[],
 ): { density: number; width: number; height: number; boxes: (Box | undefined)[] } {
-  let density = Math.min(1, lookedAt / Math.max(frame.width, frame.height));
+  let density = Math.min(maxDensity, lookedAt / Math.max(frame.width, frame.height));
   for (;;) {
     const [width, height] = [frame.width, frame.height].map((side) => Math.max(1, Math.round(side * density)));
     const view = multiply(scaling(density, density), frame.view);

@@ -4,8 +4,8 @@ import { intersectBoxes, type Box } from '../geometry/box.ts';
 import { pathBox } from '../geometry/path.ts';
 import { atan2 } from '../maths/arc.ts';
 import { alphaOf, blueOf, greenOf, redOf, type PackedColor } from '../paint/color.ts';
-import { canvasBox } from './describe.ts';
-import { seenShares, type SeenShare } from './seen.ts';
+import { canvasBox } from './canvas-box.ts';
+import type { SeenShare } from './seen.ts';
 
 /** So many things are named; the rest is counted. */
 const maxNamed = 6;
@@ -25,8 +25,9 @@ interface Thing {
 /**
  * What is to be seen in a frame, in a sentence for who cannot see it: the labeled things and the largest of the others,
  * with where they are, and how many there are in all. "A crane on the left, a lighthouse on the right; 43 things".
+ * @param shares what can be seen of each item; without it, all that lies on the canvas counts as seen
  */
-export function frameInWords(frame: Frame, shares = seenShares(frame)): string {
+export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): string {
   const items = new FrameReader(frame).items();
   const total = items.length;
   if (total === 0) return `Nothing is drawn; the background is ${colorInWords(frame.background)}`;
@@ -41,20 +42,21 @@ export function frameInWords(frame: Frame, shares = seenShares(frame)): string {
   return `${text[0].toUpperCase()}${text.slice(1)}; ${total === 1 ? '1 thing' : `${total} things`}`;
 }
 
-function thingsOf(frame: Frame, items: readonly Item[], shares: readonly SeenShare[]): Thing[] {
+function thingsOf(frame: Frame, items: readonly Item[], shares: readonly SeenShare[] | undefined): Thing[] {
   const canvas = canvasBox(frame);
   const area = (canvas.right - canvas.left) * (canvas.bottom - canvas.top);
   const things = new Map<string, Thing>();
   /** Things of a group are one. */
   const groups = new Map<string, Set<unknown>>();
   items.forEach((item, at) => {
-    if (shares[at].seen === 0) return;
+    const seen = shares?.[at].seen ?? Number(item.opacity > 0);
+    if (seen === 0) return;
     const { label, whole } = labelOf(item);
     const name =
       label ?? (item.text === undefined ? `${paintWord(item)}${item.shape}` : `“${item.text.replaceAll('\n', ' ')}”`);
     const box = intersectBoxes(pathBox(item.path, item.transform), canvas);
     if (!(box.right >= box.left && box.bottom >= box.top)) return;
-    const weight = (((box.right - box.left) * (box.bottom - box.top)) / area) * shares[at].seen;
+    const weight = (((box.right - box.left) * (box.bottom - box.top)) / area) * seen;
     const known = things.get(name);
     if (known === undefined) things.set(name, { name, labeled: label !== undefined, count: 0, box, weight, at });
     else {

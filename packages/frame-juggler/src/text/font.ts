@@ -7,6 +7,8 @@ export type OwnWeight = 'regular' | 'bold';
 export interface SetLine {
   readonly advance: number;
   readonly path: Path;
+  /** The characters that the font has no glyphs for, each once. */
+  readonly lacking: readonly string[];
 }
 
 /** What is asked of a font's file, once it has been read. */
@@ -16,7 +18,7 @@ export interface Typesetter {
   /** Whether it has a glyph for a character. */
   has(character: string): boolean;
   /** Sets one line, with its kerning and its ligatures. */
-  set(text: string): SetLine;
+  set(text: string): Omit<SetLine, 'lacking'>;
 }
 
 const maxLines = 2000;
@@ -34,17 +36,16 @@ export class Font {
     return this.typesetter.capHeight;
   }
 
-  /** The characters of a text that it has no glyphs for, each once. */
-  lacking(text: string): string[] {
-    return [...new Set(text)].filter((character) => !/[\s\p{Cf}]/u.test(character) && !this.typesetter.has(character));
-  }
-
   set(text: string): SetLine {
     let line = this.lines.get(text);
     if (line === undefined) {
       if (this.lines.size === maxLines) this.lines.clear();
-      this.lines.set(text, (line = this.typesetter.set(text)));
+      this.lines.set(text, (line = { ...this.typesetter.set(text), lacking: this.lacking(text) }));
     }
     return line;
+  }
+
+  private lacking(text: string): string[] {
+    return [...new Set(text)].filter((character) => !/[\s\p{Cf}]/u.test(character) && !this.typesetter.has(character));
   }
 }

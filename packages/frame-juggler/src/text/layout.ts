@@ -24,6 +24,8 @@ export interface TextBlock {
   /** From the cap height of the first line to the baseline of the last. */
   readonly height: number;
   readonly lines: readonly string[];
+  /** The characters that its font has no glyphs for. */
+  readonly lacking: readonly string[];
 }
 
 /** Sets a text: breaks its lines, and gives its outline. */
@@ -47,7 +49,8 @@ export function layOut(setting: TextSetting, fonts: ReadonlyMap<OwnWeight, Font>
     const below = capHeight + index * leading - ay * height;
     addScaled(path, font.set(line).path, size, x, pin[1] + (up ? -below : below), up ? -size : size);
   });
-  return { path, width, height, lines };
+  const lacking = lines.flatMap((line) => font.set(line).lacking);
+  return { path, width, height, lines, lacking };
 }
 
 const baselineAnchors = { 'baseline-left': 0, baseline: 0.5, 'baseline-right': 1 } as const;

@@ -14,7 +14,7 @@ export function readFont(name: string, bytes: Uint8Array): Font {
   return new Font(name, {
     capHeight,
     has: (character) => font.hasGlyphForCodePoint(character.codePointAt(0)!),
-    set(text): SetLine {
+    set(text) {
       try {
         return setLine(font, em, text);
       } catch (cause) {
@@ -38,7 +38,7 @@ function open(bytes: Uint8Array): { font: fontkit.Font; em: number; capHeight: n
   }
 }
 
-function setLine(font: fontkit.Font, em: number, text: string): SetLine {
+function setLine(font: fontkit.Font, em: number, text: string): Omit<SetLine, 'lacking'> {
   const { glyphs, positions } = font.layout(text);
   const path: number[] = [];
   let pen = 0;

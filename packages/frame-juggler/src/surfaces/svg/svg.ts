@@ -15,7 +15,7 @@ import { element, elementParts, emptyElement, textElement, type Attributes } fro
  * A frame as an SVG 2 document, for a file or a page: a shape an element, groups as groups, labels as ids and titles,
  * text as its outlines with the string beside them for search and for screen readers.
  * @param frames the frame; or several, the last of them on what its carry leaves of those before
- * @param texts what the document tells of itself, by keyword; `Title` is its title
+ * @param texts what the document tells of itself, by keyword; `Title` is its title, `Description` says what is to be seen
  */
 export function writeSvg(frames: Frame | readonly Frame[], texts: Readonly<Record<string, string>> = {}): string {
   return `${[...svgParts(frames, texts)].join('\n')}\n`;
@@ -98,11 +98,13 @@ class SvgBackend implements Backend<SvgLayer> {
 
   document(last: Frame, texts: Readonly<Record<string, string>>): Iterable<string> {
     const { width, height } = last;
-    const lines = Object.entries(texts).map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`);
+    const { Description, ...facts } = texts;
+    const lines = Object.entries(facts).map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`);
     const viewBox = `0 0 ${short(width)} ${short(height)}`;
     const attributes = { xmlns: 'http://www.w3.org/2000/svg', ...pictureSize(last), viewBox };
     const children = [
       ...(texts.Title === undefined ? [] : [textElement('title', texts.Title)]),
+      ...(Description === undefined ? [] : [textElement('desc', Description)]),
       ...(lines.length === 0 ? [] : [textElement('metadata', `\n${lines.join('\n')}\n`)]),
       ...this.defs.elements,
       ...this.content,
