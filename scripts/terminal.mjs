@@ -22,37 +22,45 @@ function installTools() {
 
 const wait = (seconds) => new Promise((resolve) => setTimeout(resolve, seconds * 1000));
 
-/** Renders the demo in a terminal, and takes the terminal's picture while the bar still runs. */
+/** A sketch with two mistakes. */
+const sketch = `import { defineSketch, swing } from 'frame-juggler';
+export default defineSketch({
+  title: 'Mooring buoy',
+  canvas: { width: 960, height: 540, background: '#0f2a3d' },
+  duration: 4,
+  paint(canvas, { seconds }) {
+    canvas.rect({ from: [0, 360], to: [960, 540], fill: '#3a8391', label: 'sea' });
+    canvas.group({ translate: [480, 360 + swing(seconds, 4, -14, 14)], rotate: swing(seconds, 2, -8, 8), label: 'buoy' }, () => {
+      canvas.polygon({ points: [[-30, 0], [30, 0], [0, -80]], fill: '#d5603f' });
+      canvas.circle({ at: [0, -92], radius: 10, fill: '#f1b64e', label: 'lamp' });
+    });
+    canvas.circle({ at: [1040, 80], radius: 30, fill: '#f6efdf', label: 'moon' });
+    canvas.text('Mind the swell', { at: [480, 500], size: 18, fill: '#64737a' });
+  },
+});
+`;
+
+/** Asks a sketch in a terminal what it drew and what is wrong with it, and takes the terminal's picture. */
 export async function terminalShot(file) {
   installTools();
   const folder = mkdtempSync(path.join(tmpdir(), 'juggle-terminal-'));
   const juggle = path.resolve('packages/cli/dist/juggle.js');
+  writeFileSync(path.join(folder, 'harbor.ts'), sketch);
   // What one would type is shown, and then done.
-  const steps = [
-    ['juggle render quay.ts -o quay.png --seconds 5.6', 'render quay.ts -o quay.png --seconds 5.6'],
-    ['juggle strip quay.ts -o strip.png --count 6', 'strip quay.ts -o strip.png --count 6'],
-    ['juggle render quay.ts -o late.png --secnds 5.6', 'render quay.ts -o late.png --secnds 5.6'],
-    ['juggle render quay.ts -o quay.gif --size 480x270', 'render quay.ts -o quay.gif --size 480x270'],
-  ];
-  const script = steps.map(([typed, run]) => {
-    const there = run.replace('-o ', `-o ${folder}/`);
-    return `printf '\\033[1;36m$\\033[0m %s\\n' '${typed}'; node ${juggle} ${there} 2>&1 | sed -u 's#${folder}/##'`;
-  });
-  // The bar needs the terminal itself, so the last command is not led through a filter.
-  script.push(script.pop().replace(/ 2>&1 \| .*$/, ''));
-  writeFileSync(
-    path.join(folder, 'session.sh'),
-    `cd ${path.resolve('examples/pellan-quay')}\n${script.join('\n')}\nsleep 60\n`,
+  const steps = ['explain harbor.ts --frame 12', 'check harbor.ts', 'render harbor.ts -o harbor.gif --size 480x270'];
+  const script = steps.map(
+    (step) => `printf '\\033[1;36m$\\033[0m juggle %s\\n' '${step}'; node ${juggle} ${step}; echo`,
   );
+  writeFileSync(path.join(folder, 'session.sh'), `cd ${folder}\n${script.join('\n')}\nsleep 60\n`);
   const display = ':97';
-  const screen = spawn('Xvfb', [display, '-screen', '0', '1164x224x24'], { stdio: 'ignore' });
+  const screen = spawn('Xvfb', [display, '-screen', '0', '1164x724x24'], { stdio: 'ignore' });
   await wait(1);
-  const font = ['-fa', 'DejaVu Sans Mono', '-fs', '12', '-bg', '#1b2f3a', '-fg', '#e4efe8', '-geometry', '114x10+0+0', '-b', '12', '-bw', '0']; // prettier-ignore
+  const font = ['-fa', 'DejaVu Sans Mono', '-fs', '12', '-bg', '#1b2f3a', '-fg', '#e4efe8', '-geometry', '114x35+0+0', '-b', '12', '-bw', '0']; // prettier-ignore
   const terminal = spawn('xterm', [...font, '-e', 'sh', path.join(folder, 'session.sh')], {
     env: { ...process.env, DISPLAY: display },
     stdio: 'ignore',
   });
-  await wait(8);
+  await wait(16);
   execFileSync('import', ['-window', 'root', file], { env: { ...process.env, DISPLAY: display } });
   terminal.kill();
   screen.kill();

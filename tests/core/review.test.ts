@@ -146,7 +146,11 @@ describe('the difference of two frames', () => {
       canvas.polygon({ at: [50, 50], radius: 9, sides: 5 });
     });
     const { added, gone, changed, same } = compareFrames(record(before), after);
-    expect([added.map(({ shape }) => shape), gone.map(({ label }) => label), same]).toEqual([['polygon'], ['light'], 1]);
+    expect([added.map(({ shape }) => shape), gone.map(({ label }) => label), same]).toEqual([
+      ['polygon'],
+      ['light'],
+      1,
+    ]);
     const changes = Object.fromEntries(
       changed.map(({ after: { label }, moved, reshaped, repainted, reordered }) => [
         label,

@@ -96,6 +96,16 @@ describe('the items', () => {
   });
 });
 
+test('likely mistakes are found, with their lines, and shown in the picture', async () => {
+  await viewer.openPart('Checks');
+  await viewer.page.getByRole('button', { name: 'Check', exact: true }).click();
+  const found = (): Promise<string[]> => viewer.page.locator('.findings li > p:first-child').allTextContents();
+  await until(found, ['off-canvas pier.ts:12', 'covered pier.ts:8'], 60);
+  await viewer.page.locator('.findings li', { hasText: 'covered' }).getByRole('button', { name: 'Show' }).click();
+  await until(viewer.frame, 0);
+  await until(() => outlines('chosen-outline'), 1);
+});
+
 test('what is seldom meant is said by itself', async () => {
   const notes = async (): Promise<string> => (await viewer.page.locator('.remarks .note').allTextContents()).join('\n');
   await viewer.openPart('Notes');

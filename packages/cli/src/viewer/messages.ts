@@ -1,4 +1,4 @@
-import type { DialControl, FrameDescription, InputEvent, InputTrack, SourceLine, View } from 'frame-juggler';
+import type { Checkup, DialControl, FrameDescription, InputEvent, InputTrack, SourceLine, View } from 'frame-juggler';
 import type { CallKind } from '../calls.ts';
 
 /*
@@ -60,6 +60,8 @@ export interface Questions {
   png: { readonly given: object; readonly answer: Blob };
   /** What was done with pointer and keys so far, as a track. */
   track: { readonly given: object; readonly answer: InputTrack };
+  /** Likely mistakes. */
+  checkup: { readonly given: object; readonly answer: Checkup };
   /** What the frame at hand drew. */
   description: { readonly given: object; readonly answer: FrameDescription };
   /** The numbers of the items at a point in the sketch's units, topmost first. */
@@ -135,7 +137,7 @@ export type ToPage =
   /** A value that a dial cannot have. */
   | { readonly type: 'misfit'; readonly name: string; readonly reason: string }
   /** A frame far off is on its way. */
-  | { readonly type: 'onTheWay'; readonly frame: number; readonly target: number }
+  | { readonly type: 'onTheWay'; readonly frame: number; readonly target: number; readonly checking?: true }
   | { readonly type: 'shown'; readonly shown: Shown }
   | { readonly type: 'failed'; readonly fault: Fault }
   | { readonly type: 'remarks'; readonly remarks: readonly Remark[] }

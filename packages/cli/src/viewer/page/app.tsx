@@ -5,6 +5,7 @@ import { Beside, BesideView } from './beside.tsx';
 import { Button } from './button.tsx';
 import { followCall } from './by-hand.ts';
 import { Chance } from './chance.tsx';
+import { Checks } from './checks.tsx';
 import { DialPoints } from './dial-points.tsx';
 import { Dials } from './dials.tsx';
 import { FailureBox } from './failure.tsx';
@@ -77,6 +78,9 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
         </Part>
         <Part title="Take out">
           <TakeOut host={host} />
+        </Part>
+        <Part title="Checks" onToggle={(open) => (state.findingShown.value &&= open)}>
+          <Checks host={host} />
         </Part>
         <Part title={state.said.value.length === 0 ? 'Notes' : `Notes (${state.said.value.length})`}>
           <Notes />

@@ -1,4 +1,4 @@
-import { writeTrack, type FrameDescription, type InputTrack, type SourceLine } from 'frame-juggler';
+import { writeTrack, type Checkup, type FrameDescription, type InputTrack, type SourceLine } from 'frame-juggler';
 import { PageInput } from 'frame-juggler/browser';
 import { Calls } from '../../calls.ts';
 import type {
@@ -279,6 +279,17 @@ export class SketchHost {
     return { groups, items: items.map((item, i) => ({ ...item, source: sources[i] })) };
   }
 
+  /** Looks the sketch over for likely mistakes, with the lines as they were written. */
+  async check(): Promise<Checkup> {
+    this.pause();
+    const found = await this.ask('checkup', {}).finally(() => (state.underWay.value = ''));
+    const lines = await this.originals(found.findings.map(({ line }) => line));
+    return {
+      ...found,
+      findings: found.findings.map((finding, i) => ({ ...finding, ...(lines[i] && { line: lines[i] }) })),
+    };
+  }
+
   /** Notes pointer and keys from frame 0 on. */
   startRecording(): void {
     state.recording.value = true;
@@ -344,7 +355,8 @@ export class SketchHost {
       case 'misfit':
         return this.misfit(message);
       case 'onTheWay':
-        if (stage === this.coming || message.target - message.frame > 1)
+        if (message.checking === true) state.underWay.value = `Checking: ${message.frame} of ${message.target}`;
+        else if (stage === this.coming || message.target - message.frame > 1)
           state.underWay.value = `On the way: frame ${message.frame} of ${message.target}`;
         return;
       case 'shown':

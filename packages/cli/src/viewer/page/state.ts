@@ -1,5 +1,5 @@
 import { computed, signal } from '@preact/signals';
-import type { FrameDescription } from 'frame-juggler';
+import type { Finding, FrameDescription } from 'frame-juggler';
 import type { DialValue, LoopRange, Remark, Shown, SketchFacts } from '../messages.ts';
 
 /*
@@ -109,7 +109,13 @@ export const pointing = signal(false);
 /** The numbers of what lay where it was clicked last, topmost first. */
 export const pile = signal<readonly number[]>([]);
 /** Whether anything on the page is made of the items. */
-export const looksInside = computed(() => partsOpen.value || outlines.value || boxes.value || numbers.value);
+export const looksInside = computed(
+  () => partsOpen.value || outlines.value || boxes.value || numbers.value || findingShown.value,
+);
+/** Whether the items of a finding are set off in the picture. */
+export const findingShown = signal(false);
+/** What the last check has found, and in which of the sketches that were shown. */
+export const checked = signal<{ readonly findings: readonly Finding[]; readonly load: number } | undefined>();
 /** How many sketches have been shown: another after each save. */
 export const loads = signal(0);
 /** Whether something was just dragged: the click that ends it chooses nothing. */

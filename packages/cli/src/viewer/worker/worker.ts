@@ -1,6 +1,7 @@
 import {
   addHostCode,
   asSketchError,
+  checkSketch,
   cssColor,
   describeFrame,
   fitDials,
@@ -145,6 +146,9 @@ function begin(sketch: Sketch, beginning: Beginning): void {
   setTimeout(() => void firstLook(playback!), firstLookAfter);
 }
 
+/** So many frames are looked at for likely mistakes, as `juggle check` does. */
+const checkedFrames = 120;
+
 /** Milliseconds after which a new sketch is looked over. */
 const firstLookAfter = 400;
 
@@ -228,6 +232,19 @@ const answers: {
     const { title, frameRate } = sketch;
     const { width, height, seed } = run;
     return makeTrack({ title, width, height, frameRate, seed }, input.events);
+  },
+  checkup(_, { sketch, run: { seed, dials } }) {
+    let told = 0;
+    return checkSketch(sketch, {
+      frames: [0, Math.min(sketch.frames, checkedFrames) - 1],
+      open: (like) => new Run(like, { seed, dials, host: pageHost, limit }),
+      now: () => performance.now(),
+      onProgress(done, total) {
+        if (performance.now() - told < 200) return;
+        told = performance.now();
+        tell({ type: 'onTheWay', frame: done, target: total, checking: true });
+      },
+    });
   },
   description: async (_, playing) => describeFrame(await playing.trace()),
   itemsAt: async ({ x, y }, playing) => itemsAt(await playing.trace(), x, y).map((place) => place + 1),

@@ -1,0 +1,72 @@
+// Makes docs/mistakes.md and its sheet of pictures from examples/mistakes/mistakes.ts and the rules themselves.
+import { build } from 'esbuild';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { pathToFileURL } from 'node:url';
+import { format } from 'prettier';
+import { rules, Run } from '../packages/frame-juggler/dist/index.js';
+import { layOutStrip } from '../packages/frame-juggler/dist/formats/strip.js';
+import { encodePng, fileHost } from '../packages/frame-juggler/dist/node/index.js';
+import { RasterSurface } from '../packages/frame-juggler/dist/surfaces/raster/surface.js';
+
+const source = readFileSync('examples/mistakes/mistakes.ts', 'utf8');
+/** The code of a sketch, as it stands in the file. */
+const codeOf = (name, part) => {
+  const key = /^\w+$/.test(name) ? name : `'${name}'`;
+  const entry = source.slice(source.indexOf(`\n  ${key}: {\n`));
+  const [, body] = new RegExp(`\\n    ${part}: defineSketch\\(\\{\\n([\\s\\S]*?)\\n    \\}\\),`).exec(entry);
+  const lines = body.split('\n').filter((line) => !/^ {6}canvas,$/.test(line));
+  return `export default defineSketch({\n${lines.map((line) => line.slice(4)).join('\n')}\n});`;
+};
+
+const bundle = 'examples/mistakes/.mistakes.mjs';
+await build({
+  entryPoints: ['examples/mistakes/mistakes.ts'],
+  outfile: bundle,
+  bundle: true,
+  format: 'esm',
+  external: ['frame-juggler'],
+  alias: {},
+  logLevel: 'error',
+});
+const { mistakes } = await import(pathToFileURL(bundle).href).finally(() => rmSync(bundle));
+
+/** The frame at which most of them show what they are about. */
+const shown = 24;
+const tiles = [];
+for (const { name } of rules)
+  for (const part of ['mistake', 'cured']) {
+    const run = new Run(mistakes[name][part], { host: fileHost, density: 0.5 });
+    const surface = new RasterSurface();
+    await run.drawTo(run.frameAfterRounds(shown), -1, (frame) => surface.draw(frame));
+    tiles.push({ picture: surface.picture(), text: part === 'mistake' ? name : 'cured' });
+  }
+writeFileSync('docs/screenshots/mistakes.png', encodePng(await layOutStrip(tiles, 8)));
+
+const page = `# Mistakes, and how to mend them
+
+What \`juggle check\` finds, each in a sketch as small as it can be: the line is marked, and below stands the same sketch without
+it. Canvas: 320 × 180; the colors are those of [examples/palette.ts](../examples/palette.ts). A finding that is meant is accepted in the
+sketch, with the reason: \`defineSketch({ accept: { covered: 'the moon sets' }, … })\`. \`npm run mistakes\` makes this page of
+[examples/mistakes/mistakes.ts](../examples/mistakes/mistakes.ts), which the tests run, and of the rules themselves.
+
+![Each mistake beside its cure](screenshots/mistakes.png)
+
+${rules
+  .map(
+    ({ name, title, why, cure }) => `## ${name}
+
+**${title}.** ${why}
+
+\`\`\`ts
+${codeOf(name, 'mistake')}
+\`\`\`
+
+${cure}
+
+\`\`\`ts
+${codeOf(name, 'cured')}
+\`\`\`
+`,
+  )
+  .join('\n')}`;
+writeFileSync('docs/mistakes.md', await format(page, { parser: 'markdown', printWidth: 120 }));
