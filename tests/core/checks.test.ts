@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { mistakes } from '../../examples/mistakes/mistakes.ts';
 import { checkSketch, rules, Run, type Checkup, type Sketch } from 'frame-juggler';
+import { check as checkNode } from 'frame-juggler/node';
 
 /* The mistakes of docs/mistakes.md: each is found, at its line and nothing else; cured, the sketch is quiet. */
 
@@ -31,4 +32,13 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
   test('is quiet once it is cured', async () => {
     expect((await check(cured)).findings).toEqual([]);
   });
+});
+
+const examples = ['bunting/bunting', 'cookbook/cookbook', 'crane/crane', 'harbor-chart/chart', 'lighthouse/lighthouse', 'pellan-quay/quay', 'rain/rain', 'shapes/shapes', 'signal-flags/flags', 'tide/tide', 'wakes/wakes', 'watch/watch']; // prettier-ignore
+
+test.each(examples)('the example %s is quiet', async (name) => {
+  const { default: sketch } = (await import(`../../examples/${name}.ts`)) as { default: Sketch };
+  const { findings } = await checkNode(sketch, { frames: [0, 39] });
+  // How fast this machine is, is not the sketch's fault.
+  expect(findings.filter((finding) => finding.name !== 'too-slow')).toEqual([]);
 });

@@ -68,7 +68,7 @@ export async function readInput(file: string | undefined): Promise<{ text: strin
     if (size > maxTrack) throw new Error(`it is ${Math.ceil(size / 1e6)} MB: expected at most ${maxTrack / 1e6} MB`);
     text = await readFile(file, 'utf8');
   } catch (error) {
-    throw new SketchError({ problem: `${file} could not be read: ${describe(error, file)}` });
+    throw new SketchError({ problem: `${file} could not be read: ${describe(error, 'it')}` });
   }
   return { text, track: readTrack(file, text) };
 }

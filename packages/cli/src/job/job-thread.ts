@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { asSketchError, SketchError } from 'frame-juggler';
+import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
 import {
   check,
   compare,
@@ -17,6 +17,8 @@ import { Calls } from '../calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
 /* The thread in which a command's work is done, the sketch's own code among it. */
+
+addHostCode(new URL('..', import.meta.url).href);
 
 const port = parentPort!;
 const { request, calls: memory } = workerData as JobData;

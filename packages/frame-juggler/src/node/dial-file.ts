@@ -18,7 +18,7 @@ export async function readDialFile(sketch: string): Promise<Record<string, unkno
     text = await readFile(file, 'utf8');
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code === 'ENOENT') return undefined;
-    throw new SketchError({ problem: `${file} could not be read: ${describe(error, file)}` });
+    throw new SketchError({ problem: `${file} could not be read: ${describe(error, 'it')}` });
   }
   let values: unknown;
   try {

@@ -12,7 +12,7 @@ export function isPictureFile(file: string): boolean {
 /** Reads a PNG or JPEG. @throws SketchError where it is not there, or is none */
 export async function readPictureFile(file: string): Promise<Picture> {
   const bytes = await readFile(file).catch((error: unknown) => {
-    throw new SketchError({ problem: `${file} could not be read: ${describe(error, file)}` });
+    throw new SketchError({ problem: `${file} could not be read: ${describe(error, 'it')}` });
   });
   let picture: Picture | undefined;
   try {

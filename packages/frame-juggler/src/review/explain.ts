@@ -191,7 +191,7 @@ export function explanationLines(explanation: Explanation, width = 100, whole = 
     if (groups !== about && pixel === undefined) rows.push(groups === '' ? '     (in no group)' : `     in ${groups}`);
     about = groups;
     const { number, fill = '', stroke = '', line } = item;
-    const pen = stroke.replace(' wide', '');
+    const pen = roughly(stroke.replace(' wide', ''));
     rows.push([String(number), whatOf(item), whereOf(item.box), fill, pen, seenOf(item), lineOf(line, main)]);
     if (item.placed !== placed && item.placed !== '') rows.push(`     ${roughly(item.placed)}`);
     ({ placed } = item);

@@ -47,7 +47,7 @@ export function seenShares(frame: Frame): SeenShare[] {
       carry: 0,
       order: order.subarray(i, i + 1),
     });
-    const { data } = surface.drawn;
+    const data = surface.premultiplied;
     let all = 0;
     let seen = 0;
     for (let y = 0, at = 3; y < down; y++) {

@@ -67,6 +67,19 @@ export async function explain(sketch: Sketch, options: ExplainOptions = {}): Pro
       expected:
         explanation.total === 0 ? 'it drew nothing' : `they are numbered from 1 to ${frame.columns.shape.length}`,
     });
+  if (line !== undefined && explanation.items.length === 0) {
+    const lines = explainFrame(frame, head, {}, { shares }).items.flatMap((one) =>
+      one.line === undefined ? [] : [one.line.line],
+    );
+    const others = [...new Set(lines)].sort((a, b) => a - b);
+    throw new SketchError({
+      problem: `line ${line} drew nothing in frame ${at}`,
+      expected:
+        others.length === 0
+          ? 'no line did'
+          : `these did: ${others.slice(0, 20).join(', ')}${others.length > 20 ? ', …' : ''}`,
+    });
+  }
   if (output !== undefined) {
     if (!/\.png$/i.test(output))
       throw new SketchError({

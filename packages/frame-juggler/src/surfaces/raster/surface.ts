@@ -53,6 +53,11 @@ export class RasterSurface {
     return new Picture(pixels.width, pixels.height, opaque ? pixels.bytes.slice() : unpremultiply(pixels));
   }
 
+  /** What has been drawn as it is kept, for whoever only wants to know of its alphas: colors are multiplied by those. */
+  get premultiplied(): Uint8Array {
+    return this.backend.pixels.bytes;
+  }
+
   /** What has been drawn, for whoever is done with it before the next frame is: where it is opaque, nothing is copied. */
   get drawn(): Rendering {
     const { pixels, opaque } = this.backend;
