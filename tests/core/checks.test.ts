@@ -6,7 +6,7 @@ import { check as checkNode } from 'frame-juggler/node';
 
 /* The mistakes of docs/mistakes.md: each is found, at its line and nothing else; cured, the sketch is quiet. */
 
-const check = (sketch: Sketch, last = 59): Promise<Checkup> =>
+const check = (sketch: Sketch, last = 39): Promise<Checkup> =>
   checkSketch(sketch, {
     frames: [0, Math.min(sketch.frames - 1, last)],
     open: (like) => new Run(like),
@@ -38,7 +38,7 @@ const examples = ['bunting/bunting', 'cookbook/cookbook', 'crane/crane', 'harbor
 
 test.each(examples)('the example %s is quiet', async (name) => {
   const { default: sketch } = (await import(`../../examples/${name}.ts`)) as { default: Sketch };
-  const { findings } = await checkNode(sketch, { frames: [0, 39] });
+  const { findings } = await checkNode(sketch, { frames: [0, 19] });
   // How fast this machine is, is not the sketch's fault.
   expect(findings.filter((finding) => finding.name !== 'too-slow')).toEqual([]);
 });

@@ -112,3 +112,12 @@ export const quietOption = (): Option => new Option('-q, --quiet', 'print nothin
 export const jsonOption = (): Option => new Option('--json', 'print what was done as JSON');
 export const portOption = (): Option =>
   new Option('--port <n>', 'the port to listen on; any free one if left out').argParser(wholeNumber);
+
+/** Of what the options come to, what is handed on to the work as it was given. */
+export function handedOn<Given extends object, Name extends keyof Given>(
+  options: Given,
+  names: readonly Name[],
+): { [Key in Name]?: Exclude<Given[Key], undefined> } {
+  const given = names.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]);
+  return Object.fromEntries(given) as { [Key in Name]?: Exclude<Given[Key], undefined> };
+}

@@ -3,6 +3,7 @@ import { checkupLines } from 'frame-juggler';
 import {
   addRunOptions,
   framesOption,
+  handedOn,
   jsonOption,
   quietOption,
   type ReportArguments,
@@ -41,7 +42,7 @@ Examples:
     .action(async (file: string, options: CheckArguments) => {
       const progress = new Progress('frames', options.quiet === true);
       try {
-        const chosen = options.frames === undefined ? {} : { frames: options.frames };
+        const chosen = handedOn(options, ['frames']);
         const found = await runJob({ name: 'check', file, output: undefined, run: options, options: chosen }, progress);
         progress.end();
         if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);

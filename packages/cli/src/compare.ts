@@ -1,9 +1,10 @@
 import { Command, InvalidArgumentError, Option } from 'commander';
-import { frameDifferenceLines, SketchError } from 'frame-juggler';
-import { isPictureFile, pictureDifferenceInWords, type Comparison } from 'frame-juggler/node';
+import { SketchError } from 'frame-juggler';
+import { comparisonLines, isPictureFile } from 'frame-juggler/node';
 import {
   addRunOptions,
   frameOption,
+  handedOn,
   jsonOption,
   quietOption,
   wholeNumberOption,
@@ -12,6 +13,7 @@ import {
 } from './arguments.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
+import { terminalWidth } from './report.ts';
 
 interface CompareArguments extends RunArguments, ReportArguments {
   output?: string;
@@ -53,7 +55,7 @@ Examples:
   juggle compare harbor.ts kept.png --tolerance 0.1`,
     )
     .action(async (one: string, other: string | undefined, options: CompareArguments) => {
-      const { frame, otherFrame, otherSeed, tolerance, threshold } = options;
+      const { frame, otherFrame, otherSeed } = options;
       if (other === undefined && otherFrame === undefined && otherSeed === undefined)
         throw new SketchError({
           problem: `${one} would be compared with itself`,
@@ -64,30 +66,27 @@ Examples:
           problem: 'pictures have neither frames nor seeds',
           expected: 'leave those options out',
         });
-      const given = { other, frame, otherFrame, otherSeed, tolerance, threshold };
       const progress = new Progress('frames', options.quiet === true);
       try {
-        const chosen = Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
+        const chosen = handedOn({ ...options, other }, [
+          'other',
+          'frame',
+          'otherFrame',
+          'otherSeed',
+          'tolerance',
+          'threshold',
+        ]);
         const request = { name: 'compare', file: one, output: options.output, run: options, options: chosen } as const;
         const found = await runJob(request, progress);
         progress.end();
         if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
-        else if (options.quiet !== true) process.stdout.write(`${inWords(found).join('\n')}\n`);
+        else if (options.quiet !== true)
+          process.stdout.write(`${comparisonLines(found, terminalWidth()).join('\n')}\n`);
         if (!found.alike) process.exitCode = differs;
       } finally {
         progress.end();
       }
     });
-}
-
-function inWords({ names: [one, other], pixels, items }: Comparison): string[] {
-  return [
-    `${one}`,
-    `${other}`,
-    '',
-    pictureDifferenceInWords(pixels),
-    ...(items === undefined ? [] : frameDifferenceLines(items)),
-  ];
 }
 
 function upTo(most: number): (text: string) => number {

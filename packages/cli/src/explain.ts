@@ -1,10 +1,10 @@
 import { Command, InvalidArgumentError, Option } from 'commander';
 import { explanationLines } from 'frame-juggler';
-import type { ExplainOptions } from 'frame-juggler/node';
 import {
   addRunOptions,
   countOption,
   frameOption,
+  handedOn,
   jsonOption,
   quietOption,
   secondsOption,
@@ -59,7 +59,7 @@ Examples:
           file,
           output: options.output,
           run: options,
-          options: chosen(options),
+          options: handedOn(options, chosen),
         } as const;
         const found = await runJob(request, progress);
         progress.end();
@@ -76,14 +76,8 @@ Examples:
     });
 }
 
-const handedOn = ['frame', 'seconds', 'pixel', 'item', 'line'] as const;
-
 /** What is handed on as it was given. */
-function chosen(options: ExplainArguments): ExplainOptions {
-  return Object.fromEntries(
-    handedOn.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]),
-  );
-}
+const chosen = ['frame', 'seconds', 'pixel', 'item', 'line'] as const;
 
 function pixel(text: string): [number, number] {
   const found = /^(\d+),(\d+)$/.exec(text);

@@ -1,9 +1,10 @@
 import { Command, Option } from 'commander';
-import { formats, type Format, type Rendered, type RenderOptions } from 'frame-juggler/node';
+import { formats, type Format, type Rendered } from 'frame-juggler/node';
 import {
   addRunOptions,
   countOption,
   frameOption,
+  handedOn,
   framesOption,
   jsonOption,
   quietOption,
@@ -67,20 +68,14 @@ Examples:
 export async function renderFile(file: string, output: string, options: RenderArguments): Promise<Rendered> {
   const progress = new Progress('frames', options.quiet === true);
   try {
-    return await runJob({ name: 'render', file, output, run: options, options: chosen(options) }, progress);
+    return await runJob({ name: 'render', file, output, run: options, options: handedOn(options, chosen) }, progress);
   } finally {
     progress.end();
   }
 }
 
-const handedOn = ['frame', 'seconds', 'frames', 'format', 'chroma', 'resume', 'overwrite', 'workers'] as const;
-
 /** What is handed on as it was given. */
-function chosen(options: RenderArguments): RenderOptions {
-  return Object.fromEntries(
-    handedOn.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]),
-  );
-}
+const chosen = ['frame', 'seconds', 'frames', 'format', 'chroma', 'resume', 'overwrite', 'workers'] as const;
 
 export function inWords({ output, title, frames, count, width, height, frameRate, seed, bytes }: Rendered): string {
   const [first, last] = frames;

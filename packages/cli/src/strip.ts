@@ -1,9 +1,10 @@
 import { Command } from 'commander';
-import type { Strip, StripOptions } from 'frame-juggler/node';
+import type { Strip } from 'frame-juggler/node';
 import {
   addRunOptions,
   countOption,
   frameOption,
+  handedOn,
   framesOption,
   jsonOption,
   pickOption,
@@ -55,7 +56,10 @@ Examples:
       const progress = new Progress('frames', options.quiet === true);
       const { output } = options;
       try {
-        const result = await runJob({ name: 'strip', file, output, run: options, options: chosen(options) }, progress);
+        const result = await runJob(
+          { name: 'strip', file, output, run: options, options: handedOn(options, chosen) },
+          progress,
+        );
         progress.end();
         report(options.output, options, result, inWords(result));
       } finally {
@@ -64,14 +68,8 @@ Examples:
     });
 }
 
-const handedOn = ['frames', 'pick', 'seeds', 'frame', 'count', 'columns', 'tile'] as const;
-
 /** What is handed on as it was given. */
-function chosen(options: StripArguments): StripOptions {
-  return Object.fromEntries(
-    handedOn.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]),
-  );
-}
+const chosen = ['frames', 'pick', 'seeds', 'frame', 'count', 'columns', 'tile'] as const;
 
 function inWords({ output, title, frames, seeds, width, height }: Strip): string {
   const last = seeds.at(-1)!;

@@ -3,14 +3,13 @@ import { FrameReader } from '../frame/reader.ts';
 import { intersectBoxes, padBox } from '../geometry/box.ts';
 import { multiply, scaling } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
-import { alphaOf } from '../paint/color.ts';
-import { pow } from '../maths/power.ts';
 import { canvasBox } from '../review/canvas-box.ts';
 import { describeFrame } from '../review/describe.ts';
 import { isSameFrame } from '../review/same-frame.ts';
 import type { Run } from '../sketch/run.ts';
 import { withParts, type Sketch } from '../sketch/sketch.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
+import { relativeLuminance } from './luminance.ts';
 import { tracksOf, type Detail, type Evidence, type SeenItem } from './evidence.ts';
 import { noteLacking, Noted, PaintLog, watched } from './watch.ts';
 
@@ -202,22 +201,3 @@ function luminancesOf({ width, height, data }: { width: number; height: number; 
     }
   return sums.map((sum, i) => sum / Math.max(1, counts[i]));
 }
-
-/** WCAG 2.2's relative luminance of a color with channels from 0 to 255. */
-export function relativeLuminance(red: number, green: number, blue: number): number {
-  return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
-}
-
-const linears = Float32Array.from({ length: 256 }, (_, value) => {
-  const part = value / 255;
-  return part <= 0.04045 ? part / 12.92 : pow((part + 0.055) / 1.055, 2.4);
-});
-const linear = (value: number): number => linears[Math.round(value)];
-
-/** WCAG 2.2's contrast of two luminances, 1 to 21. */
-export function contrast(one: number, other: number): number {
-  return (Math.max(one, other) + 0.05) / (Math.min(one, other) + 0.05);
-}
-
-/** Whether a packed color lets nothing through. */
-export const isOpaque = (packed: number): boolean => alphaOf(packed) === 255;

@@ -103,16 +103,17 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
   if (log === undefined)
     return new Proxy(canvas, {
       get(target, name) {
-        if (stage.over) noted.late.push(sketchLine());
         const value: unknown = Reflect.get(target, name, target);
-        return typeof value === 'function' ? (value.bind(target) as unknown) : value;
+        if (typeof value !== 'function') return value;
+        if (stage.over) noted.late.push(sketchLine());
+        return value.bind(target) as unknown;
       },
     });
-  const stands: Canvas = new Proxy(canvas, {
+  return new Proxy(canvas, {
     get(target, name) {
-      if (stage.over) noted.late.push(sketchLine());
       const value: unknown = Reflect.get(target, name, target);
       if (typeof value !== 'function') return value;
+      if (stage.over) noted.late.push(sketchLine());
       return (...given: unknown[]): unknown => {
         const line = sketchLine();
         const first = target.recorded;
@@ -143,7 +144,6 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
       };
     },
   });
-  return stands;
 }
 
 function within(log: PaintLog, body: () => void): void {

@@ -16,7 +16,7 @@ export { provenance, readProvenance } from './provenance.ts';
 export type { Origin, Provenance } from './provenance.ts';
 export { explain } from './review/explain.ts';
 export type { Explained, ExplainOptions } from './review/explain.ts';
-export { compare } from './review/compare.ts';
+export { compare, comparisonLines } from './review/compare.ts';
 export type { Compared, ComparedFrame, CompareOptions, Comparison } from './review/compare.ts';
 export { comparePictures, pictureDifferenceInWords } from '../review/compare-pictures.ts';
 export type { PictureDifference } from '../review/compare-pictures.ts';

@@ -1,6 +1,7 @@
 import type { Frame } from '../frame/frame.ts';
 import { describeFrame, type ItemDescription } from './describe.ts';
 import { count } from './explain.ts';
+import { clip } from './table.ts';
 import { short } from '../geometry/write-path-data.ts';
 import { hypot } from '../maths/power.ts';
 
@@ -130,13 +131,16 @@ function longestRise(list: readonly number[]): Set<number> {
   return places;
 }
 
-/** A difference of frames as lines of text; at most `most` items of a kind are named. */
-export function frameDifferenceLines({ added, gone, changed, same }: FrameDifference, most = 12): string[] {
+/** So many items that are added, gone or changed are named. */
+const most = 12;
+
+/** A difference of frames as lines of text. @param width of the terminal, in letters */
+export function frameDifferenceLines({ added, gone, changed, same }: FrameDifference, width = 100): string[] {
   if (added.length + gone.length + changed.length === 0) return [`The same ${count(same, 'item')}.`];
   const lines: string[] = [];
   const list = (title: string, texts: readonly string[]): void => {
     if (texts.length === 0) return;
-    lines.push(`${title}:`, ...texts.slice(0, most).map((text) => `  ${text}`));
+    lines.push(`${title}:`, ...texts.slice(0, most).map((text) => clip(`  ${text}`, width)));
     if (texts.length > most) lines.push(`  and ${texts.length - most} more`);
   };
   list(count(gone.length, 'item').concat(' gone'), gone.map(named));

@@ -1,7 +1,7 @@
 import { largestScale, multiply } from '../../geometry/matrix.ts';
-import { blueOf, greenOf, redOf } from '../../paint/color.ts';
+import { alphaOf, blueOf, greenOf, redOf } from '../../paint/color.ts';
 import { called, linesThat, verb, type Detail, type SeenItem } from '../evidence.ts';
-import { contrast, isOpaque, relativeLuminance } from '../gather.ts';
+import { contrast, relativeLuminance } from '../luminance.ts';
 import type { Rule } from '../rule.ts';
 import { callOf } from './items.ts';
 
@@ -105,7 +105,7 @@ const needed = (size: number): number => (size >= 24 ? 3 : 4.5);
 function contrastOf({ item: { fill, opacity, group }, description, under }: SeenItem): number | undefined {
   if (
     typeof fill !== 'number' ||
-    !isOpaque(fill) ||
+    alphaOf(fill) < 255 ||
     opacity < 1 ||
     under === undefined ||
     description.hidden !== undefined

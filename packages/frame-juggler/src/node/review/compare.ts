@@ -2,8 +2,9 @@ import { SketchError } from '../../error.ts';
 import { layOutStrip } from '../../formats/strip.ts';
 import type { Frame } from '../../frame/frame.ts';
 import { Picture } from '../../paint/picture.ts';
-import { compareFrames, type FrameDifference } from '../../review/compare-frames.ts';
-import { comparePictures, type PictureDifference } from '../../review/compare-pictures.ts';
+import { compareFrames, frameDifferenceLines, type FrameDifference } from '../../review/compare-frames.ts';
+import { comparePictures, pictureDifferenceInWords, type PictureDifference } from '../../review/compare-pictures.ts';
+import { wrapLines } from '../../review/table.ts';
 import { between, fraction, text } from '../../schema/kind.ts';
 import { optional, schemaOf, type Options } from '../../schema/schema.ts';
 import { isSketch, type Sketch } from '../../sketch/sketch.ts';
@@ -99,4 +100,10 @@ async function sideOf(given: Compared): Promise<Side> {
     });
   const { run, at, frame, picture } = await paintedFrame(sketch, frameOptions.read('compare', options));
   return { name: name ?? `${sketch.title}, frame ${at}, seed ${run.seed}`, picture, frame };
+}
+
+/** A comparison as lines of text. @param width of the terminal, in letters */
+export function comparisonLines({ names, pixels, items }: Comparison, width = 100): string[] {
+  const inPixels = wrapLines(pictureDifferenceInWords(pixels), width);
+  return [...names, '', ...inPixels, ...(items === undefined ? [] : frameDifferenceLines(items, width))];
 }
