@@ -245,10 +245,13 @@ export class Player {
     if (painted === undefined || this.describing || (this.isPlaying && now - this.describedAt < describeEvery)) return;
     this.describing = true;
     this.describedAt = now;
-    void import('../review/words.ts').then(({ frameInWords }) => {
-      element.setAttribute('aria-description', frameInWords(painted));
-      this.describing = false;
-    });
+    import('../review/words.ts')
+      .then(
+        ({ frameInWords }) => element.setAttribute('aria-description', frameInWords(painted)),
+        // A page that cannot load it does without.
+        () => undefined,
+      )
+      .finally(() => (this.describing = false));
   }
 
   private enqueue(job: () => Promise<void>): Promise<void> {
