@@ -96,6 +96,21 @@ export function nameOf({ shape, label, group }: Item): string {
   return [...labels, shape, label ?? ''].join('/');
 }
 
+/** The names of things that stand still all through the course: what moves may come, go and hide for a while. */
+export function stillNames({ tracks }: Pick<Evidence, 'tracks'>): Set<string> {
+  const names = new Set(tracks.map(({ name }) => name));
+  for (const { name, boxes } of tracks) {
+    const [first, ...rest] = boxes.filter((box) => box !== undefined);
+    if (rest.some((box) => !isSameBox(first, box))) names.delete(name);
+  }
+  return names;
+}
+
+function isSameBox(one: Box, other: Box): boolean {
+  const sides = ['left', 'top', 'right', 'bottom'] as const;
+  return sides.every((side) => one[side] === other[side] || Math.abs(one[side] - other[side]) < 1e-6);
+}
+
 /** Whether any of a box lies on the canvas. */
 export function isOn(box: Box, canvas: Box, slack = 0): boolean {
   const { left, top, right, bottom } = intersectBoxes(box, canvas);

@@ -1,5 +1,16 @@
 import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
-import { called, isOn, linesThat, nameOf, verb, type Evidence, type SeenItem } from '../evidence.ts';
+import {
+  called,
+  isOn,
+  linesThat,
+  nameOf,
+  stillNames,
+  verb,
+  type Detail,
+  type Evidence,
+  type SeenItem,
+} from '../evidence.ts';
+import { alphaOf } from '../../paint/color.ts';
 import type { Rule } from '../rule.ts';
 import type { NotedCall } from '../watch.ts';
 
@@ -21,10 +32,12 @@ const offCanvas: Rule = {
   why: 'Nothing of it can be seen: every frame that was looked at has it beyond the edge.',
   cure: 'x runs from 0 on the left to width, y from 0 at the top to height: canvas.circle({ at: [width / 2, height / 2], radius: 40 }) stands in the middle.',
   find(evidence) {
-    const on = everOn(evidence);
+    const [on, still] = [everOn(evidence), stillNames(evidence)];
     return linesThat(
       evidence,
-      ({ description, item }) => description.hidden === 'off the canvas' && !on.has(nameOf(item)),
+      // What moves may come in later.
+      ({ description, item }) =>
+        description.hidden === 'off the canvas' && !on.has(nameOf(item)) && still.has(nameOf(item)),
       (items) =>
         `${called(items)} ${verb(items, 'lies', 'lie')} wholly off the canvas, ${whereOff(items[0], evidence)}`,
     );
@@ -49,13 +62,25 @@ const covered: Rule = {
   title: 'Hidden behind what is drawn later',
   why: 'What is drawn later covers what was drawn before: none of it can be seen.',
   cure: 'Draw it after what hides it, or lift it with layer: 1.',
-  find: (evidence) =>
-    linesThat(
+  find(evidence) {
+    const still = stillNames(evidence);
+    return linesThat(
       evidence,
-      ({ description }) => description.hidden === 'covered',
+      // What moves may come out again, but not from behind what fills the canvas.
+      (seen, detail) =>
+        seen.description.hidden === 'covered' && (still.has(nameOf(seen.item)) || isUnderAll(seen, detail)),
       (items) => `${called(items)} ${verb(items, 'is', 'are')} wholly covered by what is drawn later`,
-    ),
+    );
+  },
 };
+
+/** Whether something that is drawn later fills the whole canvas. */
+function isUnderAll(seen: SeenItem, { items, canvas }: Detail): boolean {
+  return items.slice(items.indexOf(seen) + 1).some(({ item: { fill, opacity }, description: { box } }) => {
+    if (typeof fill !== 'number' || alphaOf(fill) < 255 || opacity < 1) return false;
+    return box.left <= canvas.left && box.top <= canvas.top && box.right >= canvas.right && box.bottom >= canvas.bottom;
+  });
+}
 
 const noSize: Rule = {
   name: 'no-size',
@@ -155,22 +180,34 @@ const radians: Rule = {
   title: 'An angle in radians',
   why: 'Angles are degrees: one in radians is hardly a turn at all.',
   cure: 'Write 90 for a quarter, or fromRadians(Math.PI / 2) where radians come from elsewhere.',
-  find: ({ details }) =>
-    details.flatMap(({ at, log }) =>
-      log.calls.flatMap(({ name, given, line, first, end }) => {
-        const angle = anglesOf(name, given).find(looksLikeRadians);
-        if (angle === undefined) return [];
-        const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
-        return [
-          {
-            line,
-            frame: at,
-            items,
-            text: `${name} is given ${Number((angle as number).toFixed(4))}°, which looks like ${Math.round((angle as number) / quarter) * 45}° in radians`,
-          },
-        ];
-      }),
-    ),
+  find({ details }) {
+    /** Every call of a line, with the frame: an angle that changes comes by such a value now and then. */
+    const lines = new Map<string, { readonly at: number; readonly call: NotedCall }[]>();
+    for (const { at, log } of details)
+      for (const call of log.calls) {
+        const { line } = call;
+        const key = line === undefined ? '' : `${line.file}:${line.line}:${line.column}`;
+        lines.set(key, [...(lines.get(key) ?? []), { at, call }]);
+      }
+    return [...lines.values()].flatMap((calls) => {
+      const angles = calls.flatMap(({ call }) =>
+        anglesOf(call.name, call.given).filter((angle) => angle !== undefined && angle !== 0),
+      );
+      if (angles.length === 0 || !angles.some(looksLikeRadians)) return [];
+      // Beside one in radians its fellow may be a whole number: from 0 to Math.PI.
+      if (!calls.every(({ call }) => anglesOf(call.name, call.given).some(looksLikeRadians))) return [];
+      const [
+        {
+          at,
+          call: { name, given, line, first, end },
+        },
+      ] = calls;
+      const angle = anglesOf(name, given).find(looksLikeRadians) as number;
+      const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
+      const text = `${name} is given ${Number(angle.toFixed(4))}°, which looks like ${Math.round(angle / quarter) * 45}° in radians`;
+      return [{ line, frame: at, items, text }];
+    });
+  },
 };
 
 /** The angles that a call is given. */

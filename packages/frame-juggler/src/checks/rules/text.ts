@@ -1,6 +1,6 @@
 import { largestScale, multiply } from '../../geometry/matrix.ts';
 import { alphaOf, blueOf, greenOf, redOf } from '../../paint/color.ts';
-import { called, linesThat, verb, type Detail, type SeenItem } from '../evidence.ts';
+import { called, linesThat, nameOf, stillNames, verb, type Detail, type SeenItem } from '../evidence.ts';
 import { contrast, relativeLuminance } from '../luminance.ts';
 import type { Rule } from '../rule.ts';
 import { callOf } from './items.ts';
@@ -40,23 +40,25 @@ const cutText: Rule = {
   title: 'Text that runs out of the canvas',
   why: 'What lies beyond the edge cannot be read.',
   cure: 'Move it in, make it smaller, or break it with maxWidth; anchor says which point of it is at `at`.',
-  find: (evidence) =>
-    linesThat(
+  find(evidence) {
+    // What moves may be on its way in or out.
+    const still = stillNames(evidence);
+    return linesThat(
       evidence,
-      (seen, detail) => {
+      (seen, { canvas, ...detail }) => {
         const { box, hidden } = seen.description;
-        const { canvas } = detail;
-        if (pixelSize(seen, detail) === undefined || hidden !== undefined) return false;
-        const out = Math.max(
+        if (pixelSize(seen, { canvas, ...detail }) === undefined || hidden !== undefined) return false;
+        const out = [
           canvas.left - box.left,
           box.right - canvas.right,
           canvas.top - box.top,
           box.bottom - canvas.bottom,
-        );
-        return out > 1;
+        ];
+        return Math.max(...out) > 1 && still.has(nameOf(seen.item));
       },
       (items) => `${called(items)} ${verb(items, 'runs', 'run')} out of the canvas`,
-    ),
+    );
+  },
 };
 
 const missingCharacters: Rule = {
