@@ -50,8 +50,8 @@ export function followCall(): () => void {
   });
 }
 
-/** What is being dragged: the change as it stands, and when it was last shown. */
-let dragging: { change: Change; shown: number; timer: number } | undefined;
+/** What is being dragged: the change as it stands, and the timer that shows it. */
+let dragging: { change: Change; timer: number } | undefined;
 
 /** New values for parts of the call, as a change of its file. */
 export type Values = readonly (readonly [part: CallPart, value: number | string | boolean])[];
@@ -73,7 +73,7 @@ function written(part: CallPart, value: number | string | boolean): string {
 /** Shows what the sketch would be with other values; the file stays as it is. */
 export function tryOut(facts: CallFacts, values: Values): void {
   const change = changeOf(facts, values);
-  dragging ??= { change, shown: 0, timer: 0 };
+  dragging ??= { change, timer: 0 };
   state.tryingOut.value = true;
   dragging.change = change;
   if (dragging.timer !== 0) return;

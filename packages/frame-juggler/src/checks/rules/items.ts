@@ -187,7 +187,9 @@ const radians: Rule = {
       for (const call of log.calls) {
         const { line } = call;
         const key = line === undefined ? '' : `${line.file}:${line.line}:${line.column}`;
-        lines.set(key, [...(lines.get(key) ?? []), { at, call }]);
+        const list = lines.get(key);
+        if (list === undefined) lines.set(key, [{ at, call }]);
+        else list.push({ at, call });
       }
     return [...lines.values()].flatMap((calls) => {
       const angles = calls.flatMap(({ call }) =>

@@ -14,7 +14,11 @@ const span = ({ left, right, top, bottom }: Box): number => Math.max(right - lef
 /** One sighting for each line that draws things of these tracks. */
 function ofTracks(evidence: Evidence, tracks: readonly Track[], say: (tracks: readonly Track[]) => string): Sighting[] {
   const byName = new Map<string, Track[]>();
-  for (const track of tracks) byName.set(track.name, [...(byName.get(track.name) ?? []), track]);
+  for (const track of tracks) {
+    const list = byName.get(track.name);
+    if (list === undefined) byName.set(track.name, [track]);
+    else list.push(track);
+  }
   return [...byName.values()].map((list) => ({
     line: lineOfTrack(evidence, list[0]),
     frame: undefined,
@@ -163,9 +167,10 @@ const frameBound: Rule = {
   find(evidence) {
     const { tracks, faster, course } = evidence;
     if (faster === undefined || course.length < 4) return [];
-    const byKey = new Map(faster.map((track, i) => [`${track.name}\n${nth(faster, i)}`, track]));
+    const others = new Map(keysOf(faster).map((key, i) => [key, faster[i]]));
+    const keys = keysOf(tracks);
     const bound = tracks.filter((track, i) => {
-      const other = byKey.get(`${track.name}\n${nth(tracks, i)}`);
+      const other = others.get(keys[i]);
       if (other === undefined) return false;
       const steps = Math.min(track.boxes.length, other.boxes.length) - 1;
       // Early enough that nothing has come round, and late enough to tell.
@@ -195,11 +200,14 @@ function move(from: Box, to: Box): [number, number] {
   return [toX - x, toY - y];
 }
 
-/** The place of a track among those of its name. */
-function nth(tracks: readonly Track[], at: number): number {
-  let count = 0;
-  for (let i = at - 1; i >= 0 && i > at - 4000; i--) if (tracks[i].name === tracks[at].name) count++;
-  return count;
+/** What each track is told from others by: its name, and its place among those of that name. */
+function keysOf(tracks: readonly Track[]): string[] {
+  const counts = new Map<string, number>();
+  return tracks.map(({ name }) => {
+    const nth = counts.get(name) ?? 0;
+    counts.set(name, nth + 1);
+    return `${name}\n${nth}`;
+  });
 }
 
 const tooSlow: Rule = {
