@@ -2,6 +2,8 @@ export default {
   roots: ['<rootDir>/tests'],
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '\\.ts$': '<rootDir>/scripts/jest-transform.mjs' },
+  // What the build packs for Node.
+  moduleNameMapper: { '^#fontkit$': 'fontkit' },
   testEnvironment: 'node',
   testTimeout: 120_000,
 };

@@ -9,7 +9,7 @@ const library = 'packages/frame-juggler';
 const cli = 'packages/cli';
 /** The files that speak to packages of many files, or of another module system: each is packed together with its own. */
 const packed = [
-  'text/read-font.js',
+  'text/font-package.js',
   'sketch/decode-picture.js',
   'sketch/table.js',
   'formats/quantize.js',
@@ -52,6 +52,16 @@ for (const file of packed) {
     if (found) packages.add(found[1]);
   }
 }
+// Node reads fonts at the moment they are asked for, so it needs their package in the form that loads at once.
+await build({
+  stdin: { contents: "export { create } from 'fontkit';", resolveDir: library },
+  outfile: `${library}/dist/text/fontkit.cjs`,
+  bundle: true,
+  format: 'cjs',
+  platform: 'browser',
+  define: { global: 'globalThis' },
+  logLevel: 'warning',
+});
 const licenses = [...packages].sort().map((folder) => {
   const { name, version, license } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8'));
   const file = readdirSync(folder).find((entry) => /^licen[cs]e/i.test(entry));

@@ -13,15 +13,19 @@ export const entryPoints: EntryPoints = {
 let hooked = false;
 let loadings = 0;
 
+/** Prepares Node for sketch files, once: TypeScript, and the library wherever they are. */
+export function readyToLoad(): void {
+  if (hooked) return;
+  addHostCode(new URL('.', import.meta.url).href);
+  register('./sketch-hooks.js', { parentURL: import.meta.url, data: entryPoints });
+  // Errors then point at the lines that were written, not at those that were run.
+  process.setSourceMapsEnabled(true);
+  hooked = true;
+}
+
 /** Loads a sketch file, TypeScript too, with the running tool's own library. Each call reads the file anew. */
 export function load(file: string): Promise<Sketch> {
-  if (!hooked) {
-    addHostCode(new URL('.', import.meta.url).href);
-    register('./sketch-hooks.js', { parentURL: import.meta.url, data: entryPoints });
-    // Errors then point at the lines that were written, not at those that were run.
-    process.setSourceMapsEnabled(true);
-    hooked = true;
-  }
+  readyToLoad();
   return loadSketch(file, (url) => {
     const marked = new URL(url);
     marked.searchParams.set(sketchMark, String(++loadings));

@@ -197,7 +197,7 @@ export function sketchLine(): SourceLine | undefined {
 const linesByPlace = new Map<string, SourceLine>();
 const maxPlaces = 10_000;
 /** The library's own calls are few where a line is asked for. */
-const nearCalls = 12;
+const nearCalls = 8;
 
 /** What V8 tells of a call: where it is in the code that is run. */
 interface CallSite {

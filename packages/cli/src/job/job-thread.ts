@@ -1,4 +1,5 @@
-import { parentPort, workerData } from 'node:worker_threads';
+import { once } from 'node:events';
+import { parentPort } from 'node:worker_threads';
 import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
 import {
   check,
@@ -12,6 +13,7 @@ import {
   type Compared,
 } from 'frame-juggler/node';
 import type { RunArguments } from '../arguments.ts';
+import { readyToLoad } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
 import { Calls } from '../calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
@@ -21,13 +23,14 @@ import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from '.
 addHostCode(new URL('..', import.meta.url).href);
 
 const port = parentPort!;
-const { request, calls: memory } = workerData as JobData;
-const calls = new Calls(memory);
 const tell = (message: JobMessage): void => port.postMessage(message);
 const stop = new AbortController();
 port.on('message', (order: JobOrder) => {
   if (order === 'stop') stop.abort();
 });
+readyToLoad();
+const [{ request, calls: memory }] = (await once(port, 'message')) as [JobData];
+const calls = new Calls(memory);
 
 /** How every job is heard of and stopped. */
 const watched = {

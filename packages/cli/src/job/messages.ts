@@ -47,7 +47,7 @@ export interface JobRequest<Name extends JobName = JobName> {
   readonly options: Jobs[Name]['options'];
 }
 
-/** What the thread is given as it starts. */
+/** What the thread is given to begin. */
 export interface JobData {
   readonly request: JobRequest;
   readonly calls: SharedArrayBuffer;
@@ -66,5 +66,5 @@ export type JobMessage =
   | { readonly type: 'stopped'; readonly whatIsThere: string }
   | { readonly type: 'failed'; readonly reason: string; readonly trace: string | undefined };
 
-/** What the command tells the thread. */
-export type JobOrder = 'stop';
+/** What the command tells the thread: what it is to do, and later to leave it. */
+export type JobOrder = JobData | 'stop';

@@ -1,9 +1,9 @@
-import { Worker } from 'node:worker_threads';
 import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
 import { discardUnfinished, Stopped, TookTooLong, whatIsThere, type RenderOptions } from 'frame-juggler/node';
 import type { Progress } from '../progress.ts';
 import { Calls, type SketchCall } from '../calls.ts';
-import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
+import { jobThread } from './thread.ts';
+import type { JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
 addHostCode(new URL('..', import.meta.url).href);
 
@@ -23,8 +23,7 @@ export async function runJob<Name extends JobName>(
   progress: Progress,
 ): Promise<Jobs[Name]['facts']> {
   const calls = new Calls();
-  const data: JobData = { request, calls: calls.memory };
-  const worker = new Worker(new URL('./job-thread.js', import.meta.url), { workerData: data });
+  const worker = jobThread();
   const ended = new Promise<void>((resolve) => worker.once('exit', () => resolve()));
   const processes: number[] = [];
   let done = 0;
@@ -73,6 +72,8 @@ export async function runJob<Name extends JobName>(
       });
       worker.once('error', (error) => reject(asSketchError(error)));
       worker.once('exit', (code) => reject(endedItself(request.file, code)));
+
+      worker.postMessage({ request, calls: calls.memory } satisfies JobOrder);
 
       const onSignal = (): void => {
         if (timers.length > 1) return reject(new Stopped(there()));

@@ -1,3 +1,5 @@
+import './lettering-host.ts';
+
 export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
 export { render, Stopped, whatIsThere } from './render.ts';
 export { TookTooLong } from './time-limit.ts';

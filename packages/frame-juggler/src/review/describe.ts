@@ -93,7 +93,10 @@ export function describeFrame(frame: Frame, shares = sharesOf(frame)): FrameDesc
         groups: groupsAbout(frame, frame.columns.group[place] ?? 0, places),
         source: item.source,
         box,
-        outline: pathData(item.path),
+        // Worked out for whoever asks: it takes long, and only whoever draws outlines wants it.
+        get outline() {
+          return pathData(item.path);
+        },
         transform: item.transform,
         placed: transformInWords(item.transform),
         fill: item.fill === undefined ? undefined : paintInWords(item.fill),

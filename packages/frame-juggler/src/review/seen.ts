@@ -31,16 +31,16 @@ export function seenShares(frame: Frame): SeenShare[] {
   const { density, width, height, boxes } = placesOf(frame, items);
   const through = new Float32Array(width * height).fill(1);
   const view = multiply(scaling(density, density), frame.view);
-  const surface = new RasterSurface();
+  const surfaces = new Surfaces();
   for (let i = order.length - 1; i >= 0; i--) {
     const box = boxes[i];
     if (box === undefined) continue;
     const [across, down] = [box.right - box.left, box.bottom - box.top];
     // Only the pixels that it can reach are drawn.
+    const { surface, ...size } = surfaces.ofAtLeast(across, down);
     surface.draw({
       ...frame,
-      width: across,
-      height: down,
+      ...size,
       density: 1,
       view: multiply(translation(-box.left, -box.top), view),
       background: 0,
@@ -50,7 +50,8 @@ export function seenShares(frame: Frame): SeenShare[] {
     const data = surface.premultiplied;
     let all = 0;
     let seen = 0;
-    for (let y = 0, at = 3; y < down; y++) {
+    for (let y = 0; y < down; y++) {
+      let at = y * size.width * 4 + 3;
       let pixel = (box.top + y) * width + box.left;
       for (let x = 0; x < across; x++, at += 4, pixel++) {
         const alpha = data[at];
@@ -65,6 +66,26 @@ export function seenShares(frame: Frame): SeenShare[] {
     shares[i] = { seen: share < 0.002 ? 0 : Math.min(1, share), painted: all > 0 };
   }
   return shares;
+}
+
+/** Surfaces of a few sizes: to make one anew for each item would take longer than to draw it. */
+class Surfaces {
+  private readonly bySize = new Map<number, RasterSurface>();
+
+  /** One that has so many pixels at least. */
+  ofAtLeast(across: number, down: number): { surface: RasterSurface; width: number; height: number } {
+    const [width, height] = [powerOfTwo(across), powerOfTwo(down)];
+    const size = width * 2 ** 16 + height;
+    let surface = this.bySize.get(size);
+    if (surface === undefined) this.bySize.set(size, (surface = new RasterSurface()));
+    return { surface, width, height };
+  }
+}
+
+function powerOfTwo(atLeast: number): number {
+  let power = 16;
+  while (power < atLeast) power *= 2;
+  return power;
 }
 
 /** The pixels that each item can reach, at a density at which they are not too many; none for what is off the canvas. */

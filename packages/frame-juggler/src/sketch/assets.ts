@@ -2,6 +2,7 @@ import { SketchError, show } from '../error.ts';
 import { Kind, kindOf, mapOf } from '../schema/kind.ts';
 import type { Picture } from '../paint/picture.ts';
 import type { Font } from '../text/font.ts';
+import { fontReader } from '../text/lettering.ts';
 import type { TableRow } from './table.ts';
 
 /** A file that a sketch needs, loaded before `start`. */
@@ -73,7 +74,7 @@ export const asset = {
     return {
       url,
       maxBytes: maxBytes.font,
-      decode: async (bytes) => (await import('../text/read-font.ts')).readFont(name, bytes),
+      decode: async (bytes) => (await fontReader())(name, bytes),
       copy: same,
     };
   },

@@ -99,5 +99,5 @@ async function pictureOf(subject: LookSubject): Promise<Picture> {
       problem: 'is neither a sketch nor a picture',
       expected: 'expected a sketch, { sketch, frame } or a picture',
     });
-  return (await paintedFrame(sketch, frameOptions.read('looksLike', options))).picture;
+  return (await paintedFrame(sketch, frameOptions.read('looksLike', options))).picture();
 }

@@ -1,16 +1,14 @@
-import * as fontkit from 'fontkit';
+import type * as fontkit from 'fontkit';
 import { fail, show } from '../error.ts';
 import { close, cubic, isFinitePath, line, move, quad } from '../geometry/path.ts';
 import { Font, type SetLine } from './font.ts';
 
-/*
- * The font package, and all that is asked of it. This file is only loaded once text is drawn; the build packs it
- * together with the package.
- */
+/** What is asked of the font package. */
+export type OpenFont = typeof fontkit.create;
 
 /** Reads a font file: TTF, OTF, WOFF or WOFF2. Throws an Error that says what is wrong with it. */
-export function readFont(name: string, bytes: Uint8Array): Font {
-  const { font, em, capHeight } = open(bytes);
+export function readFont(name: string, bytes: Uint8Array, openFont: OpenFont): Font {
+  const { font, em, capHeight } = open(bytes, openFont);
   return new Font(name, {
     capHeight,
     has: (character) => font.hasGlyphForCodePoint(character.codePointAt(0)!),
@@ -24,9 +22,9 @@ export function readFont(name: string, bytes: Uint8Array): Font {
   });
 }
 
-function open(bytes: Uint8Array): { font: fontkit.Font; em: number; capHeight: number } {
+function open(bytes: Uint8Array, openFont: OpenFont): { font: fontkit.Font; em: number; capHeight: number } {
   try {
-    const opened = fontkit.create(bytes as Buffer);
+    const opened = openFont(bytes as Buffer);
     const font = 'fonts' in opened ? opened.fonts[0] : opened;
     const em = font.unitsPerEm;
     // Measured, as what files say of it is often a little off.

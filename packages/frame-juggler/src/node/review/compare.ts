@@ -99,7 +99,7 @@ async function sideOf(given: Compared): Promise<Side> {
       expected: 'expected { sketch, frame } or { picture, name }',
     });
   const { run, at, frame, picture } = await paintedFrame(sketch, frameOptions.read('compare', options));
-  return { name: name ?? `${sketch.title}, frame ${at}, seed ${run.seed}`, picture, frame };
+  return { name: name ?? `${sketch.title}, frame ${at}, seed ${run.seed}`, picture: picture(), frame };
 }
 
 /** A comparison as lines of text. @param width of the terminal, in letters */

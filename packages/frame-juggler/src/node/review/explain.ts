@@ -55,8 +55,9 @@ export async function explain(sketch: Sketch, options: ExplainOptions = {}): Pro
       expected: `it has ${frame.width} × ${frame.height} pixels, counted from 0`,
     });
   const colorAt = (x: number, y: number): string => {
-    const scale = picture.width / frame.width;
-    return String(picture.colorAt(Math.floor((x + 0.5) * scale), Math.floor((y + 0.5) * scale)));
+    const drawn = picture();
+    const scale = drawn.width / frame.width;
+    return String(drawn.colorAt(Math.floor((x + 0.5) * scale), Math.floor((y + 0.5) * scale)));
   };
   const head = { title: sketch.title, frame: at, seed: run.seed };
   const shares = sharesOf(frame);
@@ -86,7 +87,7 @@ export async function explain(sketch: Sketch, options: ExplainOptions = {}): Pro
         problem: `an explanation's picture cannot be written to ${output}`,
         expected: 'expected a .png file',
       });
-    await writeAtomically(output, encodePng(setOff(frame, picture, explanation)));
+    await writeAtomically(output, encodePng(setOff(frame, picture(), explanation)));
   }
   return { ...explanation, words: frameInWords(frame, shares) };
 }

@@ -16,24 +16,36 @@ export const oneFrameTable = {
   seconds: optional(length),
 };
 
-/** A frame of a run, painted with the lines that its items came from, and its picture. */
+/** A frame of a run, painted with the lines that its items came from. */
 export interface PaintedFrame {
   readonly run: Run;
   readonly at: number;
   readonly frame: Frame;
-  readonly picture: Picture;
+  /** Its picture, drawn as `render` would. */
+  readonly picture: () => Picture;
 }
 
-/** Goes to a frame, and paints and draws it as `render` would. */
+/** Goes to a frame and paints it. */
 export async function paintedFrame(sketch: Sketch, read: Complete<typeof oneFrameTable>): Promise<PaintedFrame> {
   const run = openRun(sketch, read);
   const wanted = read.seconds === undefined ? (read.frame ?? 0) : run.frameAtSeconds(read.seconds);
   const at = run.frameAfterRounds(wanted);
   const surface = new RasterSurface();
+  // Nothing is drawn before it is asked for, but what others lie over: under a carry the picture is of all frames.
+  let last: Frame | undefined;
   let done = 0;
   await run.drawTo(at, -1, (painted) => {
-    surface.draw(painted);
+    if (last !== undefined) surface.draw(last);
+    last = painted;
     read.onProgress?.(++done, run.sketch.carry === 0 ? 1 : at + 1);
   });
-  return { run, at, frame: await run.paint(true), picture: surface.picture() };
+  let drawn: Picture | undefined;
+  const picture = (): Picture => {
+    if (drawn === undefined) {
+      surface.draw(last!);
+      drawn = surface.picture();
+    }
+    return drawn;
+  };
+  return { run, at, frame: await run.paint(true), picture };
 }

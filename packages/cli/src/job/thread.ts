@@ -1,0 +1,20 @@
+import { Worker } from 'node:worker_threads';
+
+/* This file loads nothing else, so that a command can wake its thread before all other things. */
+
+let woken: Worker | undefined;
+
+/** Starts the thread that will do a command's work; it keeps nobody waiting should there be none. */
+export function wakeJobThread(): void {
+  woken = new Worker(new URL('./job-thread.js', import.meta.url));
+  woken.unref();
+}
+
+/** A thread for one job: the one that was woken, or a new one. */
+export function jobThread(): Worker {
+  if (woken === undefined) wakeJobThread();
+  const worker = woken!;
+  woken = undefined;
+  worker.ref();
+  return worker;
+}
