@@ -12,8 +12,17 @@ import {
   type Item,
   type Picture,
 } from '../packages/frame-juggler/src/index.ts';
+import { close, line, move } from '../packages/frame-juggler/src/geometry/path.ts';
 
 const white = -1;
+
+/** A box that holds all there is. */
+export const everywhere = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
+
+/** A line from corner to corner, as a path. */
+export function pathOf(corners: readonly (readonly [number, number])[], closed: boolean): number[] {
+  return [...corners.flatMap(([x, y], i) => [i === 0 ? move : line, x, y]), ...(closed ? [close] : [])];
+}
 
 /** An item as plain data of its own: its outline as a list, whatever stands beside it in the frame. */
 export interface PlainItem extends Omit<Item, 'outlines' | 'start' | 'end' | 'path'> {

@@ -1,28 +1,27 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { Polylines } from '../../packages/frame-juggler/src/geometry/polyline.ts';
-import { Coverage, Runs } from '../../packages/frame-juggler/src/surfaces/raster/coverage.ts';
-import { inkArea, picture, pixel } from '../helpers.ts';
+import { identity } from '../../packages/frame-juggler/src/geometry/matrix.ts';
+import { Engine } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
+import { inkArea, pathOf, picture, pixel } from '../helpers.ts';
 
 type Corner = [number, number];
 
 /** Coverage of every pixel, 0 to 255, of polygons on a small canvas. */
 function cover(polygons: Corner[][], rule: 'nonzero' | 'evenodd' = 'nonzero', width = 40, height = 30): number[] {
-  const lines = new Polylines();
-  for (const [first, ...rest] of polygons) {
-    lines.begin(...first);
-    for (const corner of rest) lines.add(...corner);
-  }
-  const coverage = new Coverage(width, height);
-  coverage.addPolylines(lines);
-  const runs = new Runs();
-  coverage.takeRuns(rule, runs);
-  const result = new Array<number>(width * height).fill(0);
-  for (let i = 0; i < runs.length; i += 4)
-    for (let x = 0; x < runs.data[i + 2]; x++) result[runs.data[i] * width + runs.data[i + 1] + x] = runs.data[i + 3];
-  return result;
+  const engine = new Engine();
+  const { calls } = engine;
+  const path = polygons.flatMap((corners) => pathOf(corners, true));
+  calls.resize(width, height, 0, height);
+  calls.lookAtCanvas();
+  calls.takeColor(0, black, 255, 0);
+  engine.takePath(path);
+  engine.chooseOutline(0, path.length, identity);
+  calls.fill(rule === 'evenodd', 0.02);
+  calls.paintList();
+  return Array.from(engine.bytes(calls.pixelsOf(0), width * height * 4)).filter((_, at) => at % 4 === 3);
 }
 
+const black = 255 << 24;
 const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0) / 255;
 const box = (x0: number, y0: number, x1: number, y1: number): Corner[] => [
   [x0, y0],

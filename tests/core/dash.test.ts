@@ -1,22 +1,21 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { dash } from '../../packages/frame-juggler/src/geometry/dash.ts';
-import { Polylines } from '../../packages/frame-juggler/src/geometry/polyline.ts';
+import { Engine } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
+import { everywhere, pathOf } from '../helpers.ts';
 
 type Spot = readonly [number, number];
 const square: readonly Spot[] = [[0, 0], [10, 0], [10, 10], [0, 10]]; // prettier-ignore
 
+const engine = new Engine();
+
 /** The pieces that an outline is cut into, each as its corners; closed ones end in `z`. */
 function cut(outline: readonly Spot[], closed: boolean, pattern: readonly number[], offset = 0): string[] {
-  const [lines, out] = [new Polylines(), new Polylines()];
-  outline.forEach(([x, y], i) => (i === 0 ? lines.begin(x, y) : lines.add(x, y)));
-  if (closed) lines.close();
-  dash(lines, pattern, offset, out);
-  return Array.from({ length: out.subpaths }, (_, subpath) => {
-    const spots: string[] = [];
-    for (let i = out.starts[subpath]; i < out.end(subpath); i++)
-      spots.push(`${Number(out.points[i * 2].toFixed(6))},${Number(out.points[i * 2 + 1].toFixed(6))}`);
-    return spots.join(' ') + (out.closed[subpath] === 1 ? ' z' : '');
+  const pen = { width: 1, cap: 'butt', join: 'miter', miterLimit: 4, dash: pattern, dashOffset: offset } as const;
+  const { dashes } = engine.stroked(pathOf(outline, closed), pen, 0.02, everywhere);
+  return dashes.map((piece) => {
+    const rounded = piece.points.map((value) => Number(value.toFixed(6)));
+    const spots = rounded.flatMap((x, i) => (i % 2 === 0 ? [`${x},${rounded[i + 1]}`] : []));
+    return spots.join(' ') + (piece.closed ? ' z' : '');
   });
 }
 

@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { flatten } from '../../packages/frame-juggler/src/geometry/flatten.ts';
 import {
   apply,
   identity,
@@ -21,15 +20,15 @@ import {
   quad,
   type Path,
 } from '../../packages/frame-juggler/src/geometry/path.ts';
-import { Polylines } from '../../packages/frame-juggler/src/geometry/polyline.ts';
+import { Engine } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
+import { everywhere } from '../helpers.ts';
 
-const everywhere = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity };
+const engine = new Engine();
 type Spot = [number, number];
 
 function flat(path: Path, matrix: Matrix, visible = everywhere, tolerance = 0.02): Spot[] {
-  const lines = new Polylines();
-  flatten(path, matrix, tolerance, visible, lines);
-  return Array.from({ length: lines.count }, (_, i) => [lines.points[i * 2], lines.points[i * 2 + 1]]);
+  const numbers = engine.flattened(path, matrix, tolerance, visible).flatMap(({ points }) => points);
+  return Array.from({ length: numbers.length / 2 }, (_, i) => [numbers[i * 2], numbers[i * 2 + 1]]);
 }
 
 /** How far a spot is from the nearest of the lines between points. */

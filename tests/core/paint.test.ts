@@ -11,7 +11,7 @@ import {
   type Canvas,
   type PaintLike,
 } from '../../packages/frame-juggler/src/index.ts';
-import { turnOf } from '../../packages/frame-juggler/src/maths/degrees.ts';
+import { turnOf } from '../../packages/frame-juggler/src/maths/turn.ts';
 import { errorOf, inkArea, picture, pixel, record } from '../helpers.ts';
 
 const filled = (fill: PaintLike): ReturnType<typeof picture> =>

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { isInside } from '../../packages/frame-juggler/src/geometry/hit.ts';
-import { Polylines } from '../../packages/frame-juggler/src/geometry/polyline.ts';
-import { strokeOutline, type Cap, type Join, type Pen } from '../../packages/frame-juggler/src/geometry/stroke.ts';
+import type { Cap, Join } from '../../packages/frame-juggler/src/geometry/pen.ts';
+import { Engine, type Pen } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
+import { everywhere, pathOf } from '../helpers.ts';
 
 type Spot = readonly [number, number];
 
@@ -59,6 +59,7 @@ function isInked(spot: Spot, corners: readonly Spot[], closed: boolean, pen: Pen
   return false;
 }
 
+const engine = new Engine();
 const place = fc.integer({ min: 0, max: 400 }).map((tenths) => tenths / 10);
 const whole = fc.integer({ min: 0, max: 40 });
 const corner = fc.tuple(whole, whole);
@@ -78,13 +79,10 @@ describe.each<Join>(['miter', 'round', 'bevel'])('an outline with a %s join', (j
         fc.constantFrom(1, 1.5, 4, 20),
         spots,
         (corners, width, miterLimit, places) => {
-          const pen = { width, cap, join, miterLimit };
-          const [lines, outline] = [new Polylines(), new Polylines()];
-          corners.forEach(([x, y], i) => (i === 0 ? lines.begin(x, y) : lines.add(x, y)));
-          if (closed) lines.close();
-          strokeOutline(lines, pen, 0.01, outline);
+          const pen = { width, cap, join, miterLimit, dash: [], dashOffset: 0 };
+          const path = pathOf(corners, closed);
           for (const spot of places) {
-            const inside = isInside(outline, 'nonzero', ...spot);
+            const inside = engine.strokeHits(path, pen, 0.01, everywhere, ...spot);
             if (isInked(spot, corners, closed, pen, -0.05)) expect(inside).toBe(true);
             else if (!isInked(spot, corners, closed, pen, 0.05)) expect(inside).toBe(false);
           }

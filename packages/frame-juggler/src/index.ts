@@ -72,7 +72,7 @@ export type { FillRule } from './geometry/fill-rule.ts';
 export type { Matrix } from './geometry/matrix.ts';
 export type { Path } from './geometry/path.ts';
 export { PathBuilder } from './geometry/path-builder.ts';
-export type { Cap, Join } from './geometry/stroke.ts';
+export type { Cap, Join } from './geometry/pen.ts';
 export { RasterSurface } from './surfaces/raster/surface.ts';
 export type { Rendering } from './surfaces/raster/surface.ts';
 export { rasterize } from './surfaces/raster/rasterize.ts';

@@ -1,6 +1,6 @@
 import type { SourceLine } from '../error.ts';
 import type { Matrix } from '../geometry/matrix.ts';
-import type { Cap, Join } from '../geometry/stroke.ts';
+import type { Cap, Join } from '../geometry/pen.ts';
 import type { BlendMode } from '../paint/blend.ts';
 import type { PackedColor } from '../paint/color.ts';
 import type { Gradient } from '../paint/gradient.ts';

@@ -1,13 +1,9 @@
 import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Group, type Item } from '../frame/reader.ts';
 import { padBox } from '../geometry/box.ts';
-import { dash } from '../geometry/dash.ts';
-import { flatten } from '../geometry/flatten.ts';
-import { isInside } from '../geometry/hit.ts';
-import { apply, identity, inverse, largestScale } from '../geometry/matrix.ts';
+import { apply, inverse, largestScale } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
-import { Polylines } from '../geometry/polyline.ts';
-import { strokeOutline } from '../geometry/stroke.ts';
+import { Engine } from '../surfaces/raster/engine.ts';
 
 /** How far, in the sketch's units, the outline that is tested may be from the true one. */
 const tolerance = 0.05;
@@ -40,16 +36,13 @@ function hitsItem(reader: FrameReader, item: Item, x: number, y: number): boolea
   const reach = stroke === undefined ? 0 : stroke.width * Math.max(stroke.miterLimit, 1.5);
   const box = padBox(pathBox(path), reach);
   if (!(px >= box.left && px <= box.right && py >= box.top && py <= box.bottom)) return false;
-  const lines = new Polylines();
-  flatten(path, identity, ownTolerance, box, lines);
-  if (item.fill !== undefined && isInside(lines, item.fillRule, px, py)) return true;
-  if (stroke === undefined || stroke.width === 0) return false;
-  const dashes = new Polylines();
-  if (stroke.dash.length > 0) dash(lines, stroke.dash, stroke.dashOffset, dashes);
-  const outline = new Polylines();
-  strokeOutline(stroke.dash.length > 0 ? dashes : lines, stroke, ownTolerance, outline);
-  return isInside(outline, 'nonzero', px, py);
+  engine ??= new Engine();
+  if (item.fill !== undefined && engine.fillHits(path, item.fillRule, ownTolerance, box, px, py)) return true;
+  return stroke !== undefined && stroke.width > 0 && engine.strokeHits(path, stroke, ownTolerance, box, px, py);
 }
+
+/** What knows how outlines are drawn; it is there once something is first tested. */
+let engine: Engine | undefined;
 
 function isLabeled(item: Item, label: string): boolean {
   if (item.label === label) return true;

@@ -1,0 +1,247 @@
+import { dash } from './dash.ts';
+import { flatten, largestScale, look } from './flatten.ts';
+import { isInside } from './inside.ts';
+import {
+  composite,
+  layerOf,
+  keepMasked,
+  openLayer,
+  releaseLayer,
+  resize,
+  width,
+  height,
+  firstRow,
+  endRow,
+} from './layer.ts';
+import { Lines } from './lines.ts';
+import { aim, list, outlines, paintList } from './list.ts';
+import { fadeTo, fillWords, premultiply, unpremultiply } from './pixels.ts';
+import { fillTable } from './shade.ts';
+import { Brush } from './spans.ts';
+import { strokeOutline } from './stroke.ts';
+
+/*
+ * The raster engine: outlines to pixels, in WebAssembly. Everything is handed over as numbers and as addresses in its
+ * memory; `engine.ts` beside this folder is the one that calls it. A drawing goes through these files:
+ *
+ *   flatten → (dash → stroke) → shape → list → coverage → spans → shade, pixels, blend → layer
+ */
+
+export { fillTable, look, openLayer, paintList, releaseLayer, resize };
+
+/** So much memory, 16 bytes aligned. */
+export function reserve(bytes: i32): usize {
+  return heap.alloc(bytes);
+}
+
+export function release(address: usize): void {
+  heap.free(address);
+}
+
+/** What is painted with. */
+const brush = new Brush();
+
+const lines = new Lines();
+const dashes = new Lines();
+const outline = new Lines();
+
+/** What is being drawn: its outline with its transform, and the pen. */
+let path: usize = 0;
+let end: usize = 0;
+let a: f64 = 1;
+let b: f64 = 0;
+let c: f64 = 0;
+let d: f64 = 1;
+let e: f64 = 0;
+let f: f64 = 0;
+
+/** Takes the outline of what is drawn next, and its transform. */
+export function takeOutline(from: usize, to: usize, ma: f64, mb: f64, mc: f64, md: f64, me: f64, mf: f64): void {
+  path = from;
+  end = to;
+  a = ma;
+  b = mb;
+  c = mc;
+  d = md;
+  e = me;
+  f = mf;
+}
+
+/** Paints on a layer with a color, faded to `opacity` (0 to 255). */
+export function takeColor(onto: i32, color: u32, opacity: u32, mode: i32): void {
+  aim(onto);
+  brush.takeColor(color, opacity, mode);
+}
+
+/** Paints on a layer with the record of a gradient or a picture. */
+export function takePaint(onto: i32, record: usize, opacity: u32, mode: i32): void {
+  aim(onto);
+  brush.takeRecord(record, opacity, mode);
+}
+
+/** Paints the inside of the outline, to within `tolerance` pixels. */
+export function fill(evenOdd: bool, tolerance: f64): void {
+  const first = outlines.subpaths;
+  flatten(path, end, a, b, c, d, e, f, tolerance, outlines);
+  list(first, evenOdd, brush);
+}
+
+/**
+ * Paints what a pen covers along the outline. The pen's own outline is made in the item's units and then transformed,
+ * as SVG draws strokes.
+ */
+export function stroke(
+  tolerance: f64,
+  wide: f64,
+  cap: i32,
+  join: i32,
+  miterLimit: f64,
+  pattern: usize,
+  lengths: i32,
+  offset: f64,
+): void {
+  lookFromInside(wide);
+  const first = outlines.subpaths;
+  const firstPoint = outlines.count;
+  makeStroke(tolerance / largestScale(a, b, c, d), wide, cap, join, miterLimit, pattern, lengths, offset, outlines);
+  lookAtCanvas();
+  outlines.transform(firstPoint, a, b, c, d, e, f);
+  list(first, false, brush);
+}
+
+/** Tells that what lies on the canvas is seen. */
+export function lookAtCanvas(): void {
+  look(0, 0, width, height);
+}
+
+/** Tells what of the item's own units is seen, by a pen of a width too. */
+function lookFromInside(reach: f64): void {
+  const det = a * d - b * c;
+  let left = Infinity;
+  let top = Infinity;
+  let right = -Infinity;
+  let bottom = -Infinity;
+  for (let corner = 0; corner < 4; corner++) {
+    const px = (corner & 1 ? <f64>width : 0) - e;
+    const py = (corner & 2 ? <f64>height : 0) - f;
+    const x = (d * px - c * py) / det;
+    const y = (a * py - b * px) / det;
+    left = min(left, x);
+    right = max(right, x);
+    top = min(top, y);
+    bottom = max(bottom, y);
+  }
+  look(left - reach, top - reach, right + reach, bottom + reach);
+}
+
+function makeStroke(
+  tolerance: f64,
+  wide: f64,
+  cap: i32,
+  join: i32,
+  miterLimit: f64,
+  pattern: usize,
+  lengths: i32,
+  offset: f64,
+  out: Lines,
+): void {
+  lines.clear();
+  flatten(path, end, 1, 0, 0, 1, 0, 0, tolerance, lines);
+  let along = lines;
+  if (lengths > 0) {
+    dashes.clear();
+    dash(lines, pattern, lengths, offset, dashes);
+    along = dashes;
+  }
+  strokeOutline(along, wide, cap, join, miterLimit, tolerance, out);
+}
+
+/** Whether a point lies inside the outline; under the transform where it has one. */
+export function fillHits(evenOdd: bool, tolerance: f64, x: f64, y: f64): bool {
+  lines.clear();
+  flatten(path, end, a, b, c, d, e, f, tolerance, lines);
+  return isInside(lines, evenOdd, x, y);
+}
+
+/** Whether a point, in the outline's own units, lies on what a pen covers along it. */
+export function strokeHits(
+  tolerance: f64,
+  wide: f64,
+  cap: i32,
+  join: i32,
+  miterLimit: f64,
+  pattern: usize,
+  lengths: i32,
+  offset: f64,
+  x: f64,
+  y: f64,
+): bool {
+  outline.clear();
+  makeStroke(tolerance, wide, cap, join, miterLimit, pattern, lengths, offset, outline);
+  return isInside(outline, false, x, y);
+}
+
+/* The lines that were made last, for whoever wants them as they are. */
+
+/** 0: the flattened outline; 1: its dashes; 2: the pen's outline. */
+function linesOf(stage: i32): Lines {
+  return stage === 0 ? lines : stage === 1 ? dashes : outline;
+}
+
+export function subpathsOf(stage: i32): i32 {
+  return linesOf(stage).subpaths;
+}
+
+/** The address of a subpath's first point, or of what follows the last subpath. */
+export function subpathAt(stage: i32, subpath: i32): usize {
+  const all = linesOf(stage);
+  return all.points + ((subpath < all.subpaths ? all.start(subpath) : all.count) << 4);
+}
+
+export function isClosed(stage: i32, subpath: i32): bool {
+  return linesOf(stage).isClosed(subpath);
+}
+
+/** Keeps of each pixel of a layer as much as the alpha of another says. */
+export function maskLayer(masked: i32, mask: i32): void {
+  paintList();
+  keepMasked(masked, mask);
+}
+
+/** Puts a layer over another, faded to `opacity` (0 to 255), in a blend mode. */
+export function compositeLayer(over: i32, onto: i32, opacity: i32, mode: i32): void {
+  paintList();
+  composite(over, onto, opacity, mode);
+}
+
+/** Makes the first layer even. */
+export function clear(color: u32): void {
+  fillWords(layerOf(0).pixels, width * (endRow - firstRow), premultiply(color, 255));
+}
+
+/** Leads the first layer towards a color. */
+export function fade(color: u32, carry: f64): void {
+  fadeTo(layerOf(0).pixels, width * (endRow - firstRow), premultiply(color, 255), carry);
+}
+
+/** The address of a layer's pixels, premultiplied. */
+export function pixelsOf(layer: i32): usize {
+  return layerOf(layer).pixels;
+}
+
+/** Multiplies the color of so many pixels by their alpha; whether all of them are opaque. */
+export function premultiplyAll(at: usize, count: i32): bool {
+  let isOpaque = true;
+  for (const end = at + (count << 2); at < end; at += 4) {
+    const color = load<u32>(at);
+    if (color >> 24 === 255) continue;
+    isOpaque = false;
+    store<u32>(at, premultiply(color, 255));
+  }
+  return isOpaque;
+}
+
+/** Writes the first layer's pixels, no longer premultiplied. */
+export function straighten(out: usize): void {
+  unpremultiply(layerOf(0).pixels, width * (endRow - firstRow), out);
+}

@@ -1,0 +1,145 @@
+import { grow } from './memory.ts';
+import { blend } from './blend.ts';
+import { alphas4, over4, scale4 } from './pixels.ts';
+
+/** The canvas in pixels, and the rows of it that layers hold. */
+export let width: i32 = 1;
+export let height: i32 = 1;
+export let firstRow: i32 = 0;
+export let endRow: i32 = 1;
+
+/** Four pixels may be written where fewer are left of a row. */
+const beyond: i32 = 16;
+
+/** A picture of the canvas's size, transparent at first, that items are drawn on. */
+@unmanaged
+export class Layer {
+  pixels: usize = 0;
+  /** The box of all that was drawn since the last `clear`, the last two sides not included. */
+  left: i32 = 0;
+  top: i32 = 0;
+  right: i32 = 0;
+  bottom: i32 = 0;
+
+  /** The address of a pixel. */
+  @inline
+  at(x: i32, y: i32): usize {
+    return this.pixels + (((y - firstRow) * width + x) << 2);
+  }
+
+  /** Notes that a box of pixels was drawn on. */
+  touch(left: i32, top: i32, right: i32, bottom: i32): void {
+    this.left = min(this.left, left);
+    this.top = min(this.top, top);
+    this.right = max(this.right, right);
+    this.bottom = max(this.bottom, bottom);
+  }
+
+  /** Makes every pixel transparent again. */
+  clear(): void {
+    const bytes = max(0, this.right - this.left) << 2;
+    for (let y = this.top; y < this.bottom; y++) memory.fill(this.at(this.left, y), 0, bytes);
+    this.left = width;
+    this.top = height;
+    this.right = 0;
+    this.bottom = 0;
+  }
+}
+
+/** All layers; the first is what the frame is drawn on. */
+let layers: usize = 0;
+let count: i32 = 0;
+let room: i32 = 0;
+/** Layers that are not in use, by their numbers. */
+let spare: usize = 0;
+let spares: i32 = 0;
+
+export function layerOf(number: i32): Layer {
+  return load<Layer>(layers + number * sizeof<usize>());
+}
+
+/** Sets the size of the canvas and the rows of it that are drawn; all layers are as new. */
+export function resize(newWidth: i32, newHeight: i32, top: i32, bottom: i32): void {
+  for (let i = 0; i < count; i++) {
+    heap.free(layerOf(i).pixels);
+    heap.free(changetype<usize>(layerOf(i)));
+  }
+  count = 0;
+  spares = 0;
+  width = newWidth;
+  height = newHeight;
+  firstRow = top;
+  endRow = bottom;
+  openLayer();
+}
+
+/** A transparent layer, by its number. */
+export function openLayer(): i32 {
+  if (spares > 0) {
+    const number = load<i32>(spare + (--spares << 2));
+    layerOf(number).clear();
+    return number;
+  }
+  if (count === room) {
+    room = max(16, room * 2);
+    layers = grow(layers, room * sizeof<usize>());
+    spare = grow(spare, room << 2);
+  }
+  const layer = new Layer();
+  const bytes: usize = ((<usize>width * (endRow - firstRow)) << 2) + beyond;
+  layer.pixels = heap.alloc(bytes);
+  memory.fill(layer.pixels, 0, bytes);
+  layer.left = width;
+  layer.top = height;
+  layer.right = 0;
+  layer.bottom = 0;
+  store<Layer>(layers + count * sizeof<usize>(), layer);
+  return count++;
+}
+
+/** Gives a layer back. */
+export function releaseLayer(number: i32): void {
+  store<i32>(spare + (spares++ << 2), number);
+}
+
+/** Keeps of each pixel of a layer as much as the alpha of another says. */
+export function keepMasked(number: i32, mask: i32): void {
+  const layer = layerOf(number);
+  const by = layerOf(mask);
+  for (let y = layer.top; y < layer.bottom; y++) {
+    const end = layer.at(layer.right, y);
+    let other = by.at(layer.left, y);
+    let at = layer.at(layer.left, y);
+    for (; at + 16 <= end; at += 16, other += 16)
+      v128.store(at, scale4(v128.load(at), alphas4(v128.load(other))));
+    for (; at < end; at += 4, other += 4)
+      v128.store32_lane(at, scale4(v128.load32_zero(at), alphas4(v128.load32_zero(other))), 0);
+  }
+}
+
+/** Puts a layer over another, faded to `opacity` (0 to 255), in a blend mode. */
+export function composite(number: i32, onto: i32, opacity: i32, mode: i32): void {
+  const layer = layerOf(number);
+  const under = layerOf(onto);
+  const across = layer.right - layer.left;
+  for (let y = layer.top; y < layer.bottom; y++)
+    compose(layer.at(layer.left, y), under.at(layer.left, y), across, i8x16.splat(<i8>opacity), mode);
+  if (across > 0) under.touch(layer.left, layer.top, layer.right, layer.bottom);
+}
+
+/** Puts a row of pixels over others, each faded to the byte that `strength` has in all places. */
+export function compose(from: usize, onto: usize, pixels: i32, strength: v128, mode: i32): void {
+  const end = onto + (pixels << 2);
+  for (; onto + 16 <= end; onto += 16, from += 16) {
+    const source = v128.load(from);
+    if (v128.any_true(source)) v128.store(onto, mix4(scale4(source, strength), v128.load(onto), mode));
+  }
+  for (; onto < end; onto += 4, from += 4)
+    v128.store32_lane(onto, mix4(scale4(v128.load32_zero(from), strength), v128.load32_zero(onto), mode), 0);
+}
+
+/** Four pixels put over four others, in a blend mode. */
+@inline
+export function mix4(source: v128, below: v128, mode: i32): v128 {
+  return mode === 0 ? over4(source, below) : blend(source, below, mode);
+}

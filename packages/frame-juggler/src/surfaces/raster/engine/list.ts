@@ -1,0 +1,72 @@
+import { paintInside } from './coverage.ts';
+import { layerOf, width } from './layer.ts';
+import { Lines } from './lines.ts';
+import { grow } from './memory.ts';
+import { Shape } from './shape.ts';
+import { Brush, useBrush } from './spans.ts';
+
+/*
+ * What is to be painted on a layer is listed first, and painted in bands of rows: what of the layer a band holds stays
+ * in the processor's cache while all that touches it is painted, in the order of the list.
+ */
+
+/** The outlines of all that is listed. */
+export const outlines = new Lines();
+
+/* The list: shapes, and what each is painted with. */
+const shapeBytes: i32 = <i32>offsetof<Shape>();
+const brushBytes: i32 = <i32>offsetof<Brush>();
+let shapes: usize = 0;
+let brushes: usize = 0;
+let count: i32 = 0;
+let room: i32 = 0;
+/** The layer that all of the list is painted on, and the rows that it reaches. */
+let target: i32 = 0;
+let top: i32 = 0;
+let bottom: i32 = 0;
+
+/** A list with outlines of so many points is painted before it grows further, as one of so many shapes is. */
+const maxPoints: i32 = 200_000;
+const maxShapes: i32 = 20_000;
+/** So many pixels to a band. */
+const bandPixels: i32 = 65536;
+
+/** Says on which layer is painted what is listed from now on. */
+export function aim(layer: i32): void {
+  if (layer !== target) paintList();
+  target = layer;
+}
+
+/** Lists what the outlines from a subpath on cover. */
+export function list(firstSubpath: i32, evenOdd: bool, brush: Brush): void {
+  if (count === room) {
+    room = max(1024, room * 2);
+    shapes = grow(shapes, room * shapeBytes);
+    brushes = grow(brushes, room * brushBytes);
+  }
+  const shape = changetype<Shape>(shapes + count * shapeBytes);
+  if (!shape.take(outlines, firstSubpath, evenOdd)) return outlines.cut(firstSubpath);
+  memory.copy(brushes + count * brushBytes, changetype<usize>(brush), brushBytes);
+  top = count === 0 ? shape.top : min(top, shape.top);
+  bottom = count === 0 ? shape.bottom : max(bottom, shape.bottom);
+  layerOf(target).touch(shape.left, shape.top, shape.right, shape.bottom);
+  count++;
+  if (count === maxShapes || outlines.count > maxPoints) paintList();
+}
+
+/** Paints all that is listed. */
+export function paintList(): void {
+  if (count === 0) return;
+  const rows = max(16, bandPixels / width);
+  for (let y = top; y < bottom; y += rows) {
+    const end = min(bottom, y + rows);
+    for (let i = 0; i < count; i++) {
+      const shape = changetype<Shape>(shapes + i * shapeBytes);
+      if (shape.top >= end || shape.bottom <= y) continue;
+      useBrush(layerOf(target), changetype<Brush>(brushes + i * brushBytes));
+      paintInside(shape, outlines, y, end);
+    }
+  }
+  count = 0;
+  outlines.clear();
+}

@@ -1,0 +1,192 @@
+import { turnOf } from '../../../maths/turn.ts';
+import { premultiply } from './pixels.ts';
+
+/*
+ * What gradients and pictures paint pixels with. A paint is a record of numbers that JavaScript writes (see paints.ts
+ * beside this folder, which knows the same places):
+ *
+ *   0 kind, 1 whether every color is opaque, 2 spread or tiling, 3 address of its colors or pixels,
+ *   4 how many stops or pixels across, 5 pixels down or whether pixels are mixed, 6 … 14 its geometry
+ */
+
+const linear: i32 = 0;
+const around: i32 = 1;
+const radial: i32 = 2;
+const conic: i32 = 3;
+const picture: i32 = 4;
+
+/** A gradient's colors stand in a table of so many and one, or as stops where two are closer than a table tells. */
+const tableSize: i32 = 1024;
+
+let record: usize = 0;
+
+@inline
+function part(place: i32): f64 {
+  return load<f64>(record + (place << 3));
+}
+
+/** Whether every color of a paint is opaque. */
+export function isOpaque(paint: usize): bool {
+  return load<f64>(paint, 8) !== 0;
+}
+
+/** Writes the colors of `count` pixels of row `y` from `x` on. Each is found by itself, wherever the run begins. */
+export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): void {
+  record = paint;
+  const kind = <i32>part(0);
+  if (kind === picture) return shadePicture(x, y, count, out);
+  switch (kind) {
+    case linear: {
+      const row = part(6) + part(8) * (<f64>y + 0.5);
+      const perPixel = part(7);
+      if (perPixel === 0) {
+        const even = colorAt(row);
+        for (let i = 0; i < count; i++) store<u32>(out + (i << 2), even);
+      } else for (let i = 0; i < count; i++) store<u32>(out + (i << 2), colorAt(row + perPixel * (<f64>(x + i) + 0.5)));
+      return;
+    }
+    case around: {
+      const ax = part(6);
+      const ay = part(9);
+      const startX = ax * 0.5 + part(7) * (<f64>y + 0.5) + part(8);
+      const startY = ay * 0.5 + part(10) * (<f64>y + 0.5) + part(11);
+      for (let i = 0; i < count; i++) {
+        const dx = ax * (x + i) + startX;
+        const dy = ay * (x + i) + startY;
+        store<u32>(out + (i << 2), colorAt(Math.sqrt(dx * dx + dy * dy)));
+      }
+      return;
+    }
+    case radial: {
+      // The circle at offset t has its middle t of the way from focus to center, and a radius of t times the whole.
+      const cx = part(12);
+      const cy = part(13);
+      const square = part(14);
+      for (let i = 0; i < count; i++) {
+        const dx = across(x + i, y);
+        const dy = down(x + i, y);
+        const half = dx * cx + dy * cy;
+        store<u32>(out + (i << 2), colorAt((Math.sqrt(half * half + square * (dx * dx + dy * dy)) - half) / square));
+      }
+      return;
+    }
+    case conic:
+      for (let i = 0; i < count; i++) {
+        const turn = turnOf(across(x + i, y), down(x + i, y)) - part(12);
+        store<u32>(out + (i << 2), colorAt(turn - Math.floor(turn)));
+      }
+  }
+}
+
+/** Where the middle of a pixel lies in the paint's own units. */
+@inline
+function across(x: i32, y: i32): f64 {
+  return part(6) * (<f64>x + 0.5) + part(8) * (<f64>y + 0.5) + part(10);
+}
+
+@inline
+function down(x: i32, y: i32): f64 {
+  return part(7) * (<f64>x + 0.5) + part(9) * (<f64>y + 0.5) + part(11);
+}
+
+/** The color at an offset, premultiplied. */
+function colorAt(offset: f64): u32 {
+  const spread = <i32>part(2);
+  if (spread !== 0) {
+    // Again the same way, or to and fro.
+    const length: f64 = spread === 1 ? 1 : 2;
+    offset -= Math.floor(offset / length) * length;
+    if (spread === 2 && offset > 1) offset = 2 - offset;
+  }
+  const colors = <usize>part(3);
+  const stops = <i32>part(4);
+  if (stops > 0) return mixStops(colors, stops, offset);
+  const place = offset <= 0 ? 0 : offset >= 1 ? tableSize : <i32>(offset * tableSize + 0.5);
+  return load<u32>(colors + (place << 2));
+}
+
+/** Makes the table of a gradient's colors from its stops, each an offset and a color. */
+export function fillTable(stops: usize, count: i32, out: usize): void {
+  for (let i = 0; i <= tableSize; i++) store<u32>(out + (i << 2), mixStops(stops, count, <f64>i / tableSize));
+}
+
+function mixStops(stops: usize, count: i32, offset: f64): u32 {
+  let next = 0;
+  while (next < count && load<f64>(stops + (next << 4)) <= offset) next++;
+  if (next === 0) return premultiply(colorOf(stops), 255);
+  const from = stops + ((next - 1) << 4);
+  if (next === count) return premultiply(colorOf(from), 255);
+  const to = stops + (next << 4);
+  const t = (offset - load<f64>(from)) / (load<f64>(to) - load<f64>(from));
+  const one = colorOf(from);
+  const other = colorOf(to);
+  return premultiply(mixed(one, other, 0, t) | mixed(one, other, 8, t) | mixed(one, other, 16, t) | mixed(one, other, 24, t), 255);
+}
+
+@inline
+function colorOf(stop: usize): u32 {
+  return <u32>load<f64>(stop, 8);
+}
+
+@inline
+function mixed(one: u32, other: u32, shift: i32, t: f64): u32 {
+  return <u32>(<f64>((one >> shift) & 255) * (1 - t) + <f64>((other >> shift) & 255) * t + 0.5) << shift;
+}
+
+function shadePicture(x: i32, y: i32, count: i32, out: usize): void {
+  const tiled = part(2) !== 0;
+  const pixels = <usize>part(3);
+  const wide = <i32>part(4);
+  const high = <i32>part(5);
+  const smooth = part(12) !== 0;
+  for (let i = 0; i < count; i++) {
+    const px = across(x + i, y);
+    const py = down(x + i, y);
+    const color = smooth
+      ? mixedPixel(pixels, wide, high, tiled, px - 0.5, py - 0.5)
+      : pixelAt(pixels, wide, kept(px, wide, tiled), kept(py, high, tiled));
+    store<u32>(out + (i << 2), color);
+  }
+}
+
+@inline
+function pixelAt(pixels: usize, wide: i32, x: i32, y: i32): u32 {
+  return load<u32>(pixels + ((y * wide + x) << 2));
+}
+
+/** A place kept within a row or column: round again where it is tiled, else at the nearest end. */
+@inline
+function kept(place: f64, size: i32, tiled: bool): i32 {
+  const whole = Math.floor(place);
+  if (tiled) return <i32>(whole - Math.floor(whole / size) * size);
+  return whole < 0 ? 0 : whole >= size ? size - 1 : <i32>whole;
+}
+
+/** Mixes the four pixels about a point by nearness. */
+function mixedPixel(pixels: usize, wide: i32, high: i32, tiled: bool, x: f64, y: f64): u32 {
+  const left = Math.floor(x);
+  const top = Math.floor(y);
+  const tx = f32x4.splat(<f32>(x - left));
+  const ty = f32x4.splat(<f32>(y - top));
+  const x0 = kept(left, wide, tiled);
+  const x1 = kept(left + 1, wide, tiled);
+  const y0 = kept(top, high, tiled);
+  const y1 = kept(top + 1, high, tiled);
+  const upper = between(pixelAt(pixels, wide, x0, y0), pixelAt(pixels, wide, x1, y0), tx);
+  const lower = between(pixelAt(pixels, wide, x0, y1), pixelAt(pixels, wide, x1, y1), tx);
+  const value = f32x4.add(upper, f32x4.mul(f32x4.sub(lower, upper), ty));
+  const words = i32x4.trunc_sat_f32x4_s(f32x4.add(value, f32x4.splat(0.5)));
+  const half = i16x8.narrow_i32x4_s(words, words);
+  return i32x4.extract_lane(i8x16.narrow_i16x8_u(half, half), 0);
+}
+
+@inline
+function between(one: u32, other: u32, t: v128): v128 {
+  const from = channels(one);
+  return f32x4.add(from, f32x4.mul(f32x4.sub(channels(other), from), t));
+}
+
+@inline
+function channels(pixel: u32): v128 {
+  return f32x4.convert_i32x4_u(i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(i32x4.splat(pixel))));
+}

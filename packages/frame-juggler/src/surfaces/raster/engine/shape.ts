@@ -1,0 +1,97 @@
+import { endRow, firstRow, width } from './layer.ts';
+import { Lines } from './lines.ts';
+
+/** Coordinates are rounded to this part of a pixel, so that a move by whole pixels changes no arithmetic. */
+const grid: f64 = 65536;
+/** Edges are cut this far, in pixels, above and below the canvas: beyond, a number has no digits left for a pixel. */
+export const far: f64 = 16777216;
+/** Points further out than this are taken for none: differences between them may be too large for a number. */
+const tooFar: f64 = 1e300;
+
+/** What outlines cover: which of many they are, the box of pixels that they can reach, and what is known of them. */
+@unmanaged
+export class Shape {
+  firstSubpath: i32 = 0;
+  endSubpath: i32 = 0;
+  firstPoint: i32 = 0;
+  evenOdd: bool = false;
+  isRectangle: bool = false;
+  /** Whether edges may lie beyond the left or the right side of the canvas, or too far above or below it. */
+  mayBeCut: bool = false;
+  left: i32 = 0;
+  top: i32 = 0;
+  /** The last two sides are not included. */
+  right: i32 = 0;
+  bottom: i32 = 0;
+
+  /**
+   * Takes the outlines from a subpath on to the last: rounds their points, drops subpaths that are not finite, and finds
+   * what they can cover of the rows that are drawn; false where nothing.
+   */
+  take(lines: Lines, firstSubpath: i32, evenOdd: bool): bool {
+    this.firstSubpath = firstSubpath;
+    this.endSubpath = lines.subpaths;
+    if (firstSubpath === lines.subpaths) return false;
+    this.firstPoint = lines.start(firstSubpath);
+    this.evenOdd = evenOdd;
+    let least = f64x2.splat(Infinity);
+    let most = f64x2.splat(-Infinity);
+    let at = lines.points + (this.firstPoint << 4);
+    for (const end = lines.points + (lines.count << 4); at < end; at += 16) {
+      const point = f64x2.mul(f64x2.nearest(f64x2.mul(v128.load(at), f64x2.splat(grid))), f64x2.splat(1 / grid));
+      v128.store(at, point);
+      least = f64x2.min(least, point);
+      most = f64x2.max(most, point);
+    }
+    const minX = f64x2.extract_lane(least, 0);
+    const minY = f64x2.extract_lane(least, 1);
+    const maxX = f64x2.extract_lane(most, 0);
+    const maxY = f64x2.extract_lane(most, 1);
+    // A number that is none makes all of these none; two infinities have no difference.
+    if (!(isFinite(maxX - minX) && isFinite(maxY - minY)))
+      return dropUnsound(lines, firstSubpath) && this.take(lines, firstSubpath, evenOdd);
+    this.left = <i32>Math.floor(between(0, minX, width));
+    this.right = <i32>Math.ceil(between(0, maxX, width));
+    this.top = <i32>Math.floor(between(firstRow, minY, endRow));
+    this.bottom = <i32>Math.ceil(between(firstRow, maxY, endRow));
+    this.mayBeCut = minX < 0 || maxX > <f64>width || minY < -far || maxY > far;
+    this.isRectangle = isRectangle(lines, firstSubpath);
+    return this.right > this.left && this.bottom > this.top;
+  }
+}
+
+@inline
+function between(low: i32, value: f64, high: i32): f64 {
+  return max(<f64>low, min(value, <f64>high));
+}
+
+/** Drops the subpaths with points that are not finite, or so far out that rounding has lost them; whether any was. */
+function dropUnsound(lines: Lines, subpath: i32): bool {
+  let dropped = false;
+  for (; subpath < lines.subpaths; subpath++) {
+    let isSound = true;
+    for (let i = lines.start(subpath); i < lines.end(subpath); i++)
+      isSound = isSound && Math.abs(lines.x(i)) < tooFar && Math.abs(lines.y(i)) < tooFar;
+    if (isSound) continue;
+    lines.drop(subpath);
+    dropped = true;
+  }
+  return dropped;
+}
+
+/** Whether outlines are one upright rectangle. */
+function isRectangle(lines: Lines, subpath: i32): bool {
+  const first = lines.start(subpath);
+  const count = lines.count - first;
+  if (subpath !== lines.subpaths - 1 || count < 4 || count > 5) return false;
+  const ax = lines.x(first);
+  const ay = lines.y(first);
+  const bx = lines.x(first + 1);
+  const by = lines.y(first + 1);
+  const cx = lines.x(first + 2);
+  const cy = lines.y(first + 2);
+  const dx = lines.x(first + 3);
+  const dy = lines.y(first + 3);
+  if (count === 5 && (lines.x(first + 4) !== ax || lines.y(first + 4) !== ay)) return false;
+  return (by === ay && bx === cx && dy === cy && dx === ax) || (bx === ax && by === cy && dx === cx && dy === ay);
+}
