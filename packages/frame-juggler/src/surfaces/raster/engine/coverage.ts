@@ -17,7 +17,7 @@ import { paintCovered, paintEven } from './spans.ts';
 /** The area of a pixel. */
 const one: i32 = 1 << 20;
 /** Pixels to a block. */
-const block: i32 = 16;
+const block: i32 = 4;
 /** So many cells are drawn at a time, or those of one row. */
 const maxCells: i32 = 32768;
 
@@ -36,11 +36,15 @@ let chunkTop: i32 = 0;
 let chunkEnd: i32 = 0;
 let stride: i32 = 0;
 let words: i32 = 0;
+/** The first and the last word of those that edges have marked. */
+let firstWord: i32 = 0;
+let lastWord: i32 = -1;
 /** Whether edges may lie beyond the left or the right side of the canvas. */
 let mayBeCut = false;
 
-/** The coverages of a block, and nothing behind them. */
-const coverages = memory.data(32);
+/** The coverages of blocks that follow one another, so many pixels at most. */
+const mostAtOnce: i32 = 128;
+const coverages = memory.data(128 + 16);
 
 /** Paints what outlines cover of some rows, each subpath closed by a straight line. */
 export function paintInside(shape: Shape, lines: Lines, fromRow: i32, toRow: i32): void {
@@ -57,6 +61,8 @@ export function paintInside(shape: Shape, lines: Lines, fromRow: i32, toRow: i32
   reserve(rows);
   for (chunkTop = top; chunkTop < bottom; chunkTop += rows) {
     chunkEnd = min(bottom, chunkTop + rows);
+    firstWord = words;
+    lastWord = -1;
     addEdges(lines, shape.firstSubpath, shape.endSubpath);
     for (let y = chunkTop; y < chunkEnd; y++) paintRow(y, shape.evenOdd);
   }
@@ -150,6 +156,7 @@ function addInside(x0: f64, y0: f64, x1: f64, y1: f64, sign: i32): void {
   let marks = touched + ((place * words) << 2);
   let x = row === 0 ? startX : startX + (<f64>row - startY) * slope;
   let above = row === 0 ? whole(startY * one) : 0;
+  note(column + <i32>x);
   for (; row <= endRow; row++) {
     const isLast = row === lastRow;
     const nextX = isLast ? endX : startX + (<f64>(row + 1) - startY) * slope;
@@ -161,6 +168,14 @@ function addInside(x0: f64, y0: f64, x1: f64, y1: f64, sign: i32): void {
     cells0 += <usize>(stride << 2);
     marks += <usize>(words << 2);
   }
+  note(column + <i32>x);
+}
+
+/** Notes that a column is marked, and the next one. */
+@inline
+function note(column: i32): void {
+  firstWord = min(firstWord, column >> 7);
+  lastWord = max(lastWord, (column + 1) >> 7);
 }
 
 /** Adds what an edge has in one row: an area spread evenly from `xa` to `xb`, counted from a column of the cells. */
@@ -199,8 +214,8 @@ function addInRow(cells: usize, marks: usize, column: i32, xa: f64, xb: f64, are
 
 @inline
 function mark(marks: usize, column: i32): void {
-  const at = marks + ((column >> 9) << 2);
-  store<u32>(at, load<u32>(at) | (1 << ((column >> 4) & 31)));
+  const at = marks + ((column >> 7) << 2);
+  store<u32>(at, load<u32>(at) | (1 << ((column >> 2) & 31)));
 }
 
 /** Marks the blocks from one column to another. */
@@ -214,39 +229,42 @@ function paintRow(y: i32, evenOdd: bool): void {
   const row = cells + (((y - chunkTop) * stride) << 2);
   const marks = touched + (((y - chunkTop) * words) << 2);
   let sum = i32x4.splat(0);
-  // Pixels from here on are covered alike.
+  // Pixels from here on are covered alike; those of the blocks before it, from `begin` on, are still to be painted.
   let from = left;
+  let begin = left;
   let coverage: u32 = 0;
-  for (let word = 0; word < words; word++) {
+  for (let word = firstWord; word <= lastWord; word++) {
     let bits = load<u32>(marks + (word << 2));
     if (bits === 0) continue;
     store<u32>(marks + (word << 2), 0);
     for (; bits !== 0; bits &= bits - 1) {
       const column = ((word << 5) + ctz(bits)) * block;
       const x = left + column;
-      if (coverage > 0 && x > from) paintEven(from, y, min(x, right) - from, coverage);
-      let at = row + (column << 2);
-      const one = summed(at, sum);
-      const two = summed(at + 16, last(one));
-      const three = summed(at + 32, last(two));
-      const four = summed(at + 48, last(three));
-      sum = last(four);
-      for (const end = at + 64; at < end; at += 16) v128.store(at, i64x2.splat(0));
-      const bytes = i8x16.narrow_i16x8_u(
-        i16x8.narrow_i32x4_s(asCoverage(one, evenOdd), asCoverage(two, evenOdd)),
-        i16x8.narrow_i32x4_s(asCoverage(three, evenOdd), asCoverage(four, evenOdd)),
-      );
+      if (x > from || x - begin >= mostAtOnce) {
+        if (from > begin) paintBlocks(begin, y, from);
+        if (coverage > 0 && x > from) paintEven(from, y, min(x, right) - from, coverage);
+        begin = x;
+      }
+      const at = row + (column << 2);
+      sum = summed(at, last(sum));
+      v128.store(at, i64x2.splat(0));
+      const words4 = i16x8.narrow_i32x4_s(asCoverage(sum, evenOdd), sum);
+      const bytes: u32 = i32x4.extract_lane(i8x16.narrow_i16x8_u(words4, words4), 0);
+      store<u32>(coverages + (x - begin), bytes);
+      coverage = bytes >> 24;
       from = x + block;
-      coverage = i8x16.extract_lane_u(bytes, 15);
-      // A block beyond the right side holds nothing but what edges spilled.
-      const count = min(block, right - x);
-      if (count <= 0 || !v128.any_true(bytes)) continue;
-      v128.store(coverages, bytes);
-      if (count < block) v128.store(coverages + count, i64x2.splat(0));
-      paintCovered(x, y, count, coverages);
     }
   }
+  if (from > begin) paintBlocks(begin, y, from);
   if (coverage > 0 && from < right) paintEven(from, y, right - from, coverage);
+}
+
+/** Paints the blocks between two columns, as far as they lie on the canvas: edges spill to the right of it. */
+function paintBlocks(from: i32, y: i32, to: i32): void {
+  const count = min(to, right) - from;
+  if (count <= 0) return;
+  if (to > right) store<u32>(coverages + count, 0);
+  paintCovered(from, y, count, coverages);
 }
 
 /** Four cells, each with all before it. */

@@ -35,10 +35,15 @@ export class Layer {
     this.bottom = max(this.bottom, bottom);
   }
 
+  /** Makes pixels of a row transparent. */
+  @inline
+  erase(y: i32, from: i32, to: i32): void {
+    if (to > from) memory.fill(this.at(from, y), 0, (to - from) << 2);
+  }
+
   /** Makes every pixel transparent again. */
   clear(): void {
-    const bytes = max(0, this.right - this.left) << 2;
-    for (let y = this.top; y < this.bottom; y++) memory.fill(this.at(this.left, y), 0, bytes);
+    for (let y = this.top; y < this.bottom; y++) this.erase(y, this.left, this.right);
     this.left = width;
     this.top = height;
     this.right = 0;
@@ -106,15 +111,29 @@ export function releaseLayer(number: i32): void {
 export function keepMasked(number: i32, mask: i32): void {
   const layer = layerOf(number);
   const by = layerOf(mask);
+  const left = max(layer.left, by.left);
+  const right = max(left, min(layer.right, by.right));
+  const top = max(layer.top, by.top);
+  const bottom = max(top, min(layer.bottom, by.bottom));
   for (let y = layer.top; y < layer.bottom; y++) {
-    const end = layer.at(layer.right, y);
-    let other = by.at(layer.left, y);
-    let at = layer.at(layer.left, y);
+    if (y < top || y >= bottom) {
+      layer.erase(y, layer.left, layer.right);
+      continue;
+    }
+    layer.erase(y, layer.left, left);
+    layer.erase(y, right, layer.right);
+    const end = layer.at(right, y);
+    let other = by.at(left, y);
+    let at = layer.at(left, y);
     for (; at + 16 <= end; at += 16, other += 16)
       v128.store(at, scale4(v128.load(at), alphas4(v128.load(other))));
     for (; at < end; at += 4, other += 4)
       v128.store32_lane(at, scale4(v128.load32_zero(at), alphas4(v128.load32_zero(other))), 0);
   }
+  layer.left = left;
+  layer.right = right;
+  layer.top = top;
+  layer.bottom = bottom;
 }
 
 /** Puts a layer over another, faded to `opacity` (0 to 255), in a blend mode. */
@@ -130,9 +149,12 @@ export function composite(number: i32, onto: i32, opacity: i32, mode: i32): void
 /** Puts a row of pixels over others, each faded to the byte that `strength` has in all places. */
 export function compose(from: usize, onto: usize, pixels: i32, strength: v128, mode: i32): void {
   const end = onto + (pixels << 2);
+  const isFaded = !i8x16.all_true(i8x16.eq(strength, i8x16.splat(-1)));
   for (; onto + 16 <= end; onto += 16, from += 16) {
-    const source = v128.load(from);
-    if (v128.any_true(source)) v128.store(onto, mix4(scale4(source, strength), v128.load(onto), mode));
+    let source = v128.load(from);
+    if (!v128.any_true(source)) continue;
+    if (isFaded) source = scale4(source, strength);
+    v128.store(onto, mix4(source, v128.load(onto), mode));
   }
   for (; onto < end; onto += 4, from += 4)
     v128.store32_lane(onto, mix4(scale4(v128.load32_zero(from), strength), v128.load32_zero(onto), mode), 0);

@@ -1,5 +1,5 @@
 import { turnOf } from '../../../maths/turn.ts';
-import { premultiply } from './pixels.ts';
+import { fillWords, premultiply } from './pixels.ts';
 
 /*
  * What gradients and pictures paint pixels with. A paint is a record of numbers that JavaScript writes (see paints.ts
@@ -30,52 +30,74 @@ export function isOpaque(paint: usize): bool {
   return load<f64>(paint, 8) !== 0;
 }
 
+/* Where the colors of the gradient at hand are, how many stops they are told in, and how it goes on beyond its ends. */
+let colors: usize = 0;
+let stops: i32 = 0;
+let spread: i32 = 0;
+
 /** Writes the colors of `count` pixels of row `y` from `x` on. Each is found by itself, wherever the run begins. */
 export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): void {
   record = paint;
   const kind = <i32>part(0);
   if (kind === picture) return shadePicture(x, y, count, out);
-  switch (kind) {
-    case linear: {
-      const row = part(6) + part(8) * (<f64>y + 0.5);
-      const perPixel = part(7);
-      if (perPixel === 0) {
-        const even = colorAt(row);
-        for (let i = 0; i < count; i++) store<u32>(out + (i << 2), even);
-      } else for (let i = 0; i < count; i++) store<u32>(out + (i << 2), colorAt(row + perPixel * (<f64>(x + i) + 0.5)));
-      return;
-    }
-    case around: {
-      const ax = part(6);
-      const ay = part(9);
-      const startX = ax * 0.5 + part(7) * (<f64>y + 0.5) + part(8);
-      const startY = ay * 0.5 + part(10) * (<f64>y + 0.5) + part(11);
-      for (let i = 0; i < count; i++) {
-        const dx = ax * (x + i) + startX;
-        const dy = ay * (x + i) + startY;
-        store<u32>(out + (i << 2), colorAt(Math.sqrt(dx * dx + dy * dy)));
-      }
-      return;
-    }
-    case radial: {
-      // The circle at offset t has its middle t of the way from focus to center, and a radius of t times the whole.
-      const cx = part(12);
-      const cy = part(13);
-      const square = part(14);
-      for (let i = 0; i < count; i++) {
-        const dx = across(x + i, y);
-        const dy = down(x + i, y);
-        const half = dx * cx + dy * cy;
-        store<u32>(out + (i << 2), colorAt((Math.sqrt(half * half + square * (dx * dx + dy * dy)) - half) / square));
-      }
-      return;
-    }
-    case conic:
-      for (let i = 0; i < count; i++) {
-        const turn = turnOf(across(x + i, y), down(x + i, y)) - part(12);
-        store<u32>(out + (i << 2), colorAt(turn - Math.floor(turn)));
-      }
+  spread = <i32>part(2);
+  colors = <usize>part(3);
+  stops = <i32>part(4);
+  if (kind === linear && part(7) === 0) {
+    const even = colorAt(part(6) + part(8) * (<f64>y + 0.5));
+    return fillWords(out, count, even);
   }
+  // Two at a time.
+  let i = 0;
+  for (; i < count - 1; i += 2) put2(out + (i << 2), offsets(kind, x + i, y));
+  if (i < count) store<u32>(out + (i << 2), colorAt(f64x2.extract_lane(offsets(kind, x + i, y), 0)));
+}
+
+/** How far along the gradient a pixel lies, and the one to its right: 0 at its start, 1 at its end. */
+@inline
+function offsets(kind: i32, x: i32, y: i32): v128 {
+  const px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
+  const py = <f64>y + 0.5;
+  switch (kind) {
+    case linear:
+      return f64x2.add(f64x2.splat(part(6) + part(8) * py), f64x2.mul(f64x2.splat(part(7)), px));
+    case around: {
+      const dx = f64x2.add(f64x2.mul(f64x2.splat(part(6)), px), f64x2.splat(part(7) * py + part(8)));
+      const dy = f64x2.add(f64x2.mul(f64x2.splat(part(9)), px), f64x2.splat(part(10) * py + part(11)));
+      return f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), f64x2.mul(dy, dy)));
+    }
+    case radial:
+      return f64x2.replace_lane(f64x2.splat(radialOffset(x, y)), 1, radialOffset(x + 1, y));
+    default:
+      return f64x2.replace_lane(f64x2.splat(conicOffset(x, y)), 1, conicOffset(x + 1, y));
+  }
+}
+
+/** The circle at offset t has its middle t of the way from focus to center, and a radius of t times the whole. */
+function radialOffset(x: i32, y: i32): f64 {
+  const dx = across(x, y);
+  const dy = down(x, y);
+  const half = dx * part(12) + dy * part(13);
+  return (Math.sqrt(half * half + part(14) * (dx * dx + dy * dy)) - half) / part(14);
+}
+
+function conicOffset(x: i32, y: i32): f64 {
+  const turn = turnOf(across(x, y), down(x, y)) - part(12);
+  return turn - Math.floor(turn);
+}
+
+/** Writes the colors at two offsets. */
+@inline
+function put2(out: usize, offsets: v128): void {
+  if (spread !== 0 || stops > 0) {
+    store<u32>(out, colorAt(f64x2.extract_lane(offsets, 0)));
+    store<u32>(out, colorAt(f64x2.extract_lane(offsets, 1)), 4);
+    return;
+  }
+  const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(1), offsets));
+  const places = i32x4.trunc_sat_f64x2_s_zero(f64x2.add(f64x2.mul(inside, f64x2.splat(tableSize)), f64x2.splat(0.5)));
+  store<u32>(out, load<u32>(colors + (i32x4.extract_lane(places, 0) << 2)));
+  store<u32>(out, load<u32>(colors + (i32x4.extract_lane(places, 1) << 2)), 4);
 }
 
 /** Where the middle of a pixel lies in the paint's own units. */
@@ -91,15 +113,12 @@ function down(x: i32, y: i32): f64 {
 
 /** The color at an offset, premultiplied. */
 function colorAt(offset: f64): u32 {
-  const spread = <i32>part(2);
   if (spread !== 0) {
     // Again the same way, or to and fro.
     const length: f64 = spread === 1 ? 1 : 2;
     offset -= Math.floor(offset / length) * length;
     if (spread === 2 && offset > 1) offset = 2 - offset;
   }
-  const colors = <usize>part(3);
-  const stops = <i32>part(4);
   if (stops > 0) return mixStops(colors, stops, offset);
   const place = offset <= 0 ? 0 : offset >= 1 ? tableSize : <i32>(offset * tableSize + 0.5);
   return load<u32>(colors + (place << 2));

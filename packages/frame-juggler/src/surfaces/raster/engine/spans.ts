@@ -122,7 +122,7 @@ function shadeEven(x: i32, y: i32, count: i32, strength: u32): void {
   }
 }
 
-/** Paints `count` pixels of a row, sixteen at most, by the coverages that stand at an address, a byte each. */
+/** Paints `count` pixels of a row, no more than may be on their way, by coverages of a byte each; 0 stands behind them. */
 export function paintCovered(x: i32, y: i32, count: i32, coverages: usize): void {
   const at = layer.at(x, y);
   if (paint !== 0) {
