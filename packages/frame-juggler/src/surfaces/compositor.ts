@@ -2,7 +2,7 @@ import { pictureSize, type Frame } from '../frame/frame.ts';
 import { FrameReader, type Group, type Item } from '../frame/reader.ts';
 import { identity, inverse, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
 import type { BlendMode } from '../paint/blend.ts';
-import type { PackedColor } from '../paint/color.ts';
+import { alphaOf, type PackedColor } from '../paint/color.ts';
 
 /*
  * What every surface has to do with a frame is worked out here, once: its size and view, what its carry leaves of the
@@ -48,6 +48,12 @@ export interface Backend<Layer> {
   open(group: Group | undefined): Layer;
   /** Draws an item. @param matrix from the item's own units to where `base` leads */
   draw(layer: Layer, item: Item, matrix: Matrix, mixing: Mixing): void;
+  /**
+   * Keeps what is drawn on a layer from now on, until `unclip`, to the inside of an item. A way to draw that has no such
+   * thing draws each clipped group as a picture of its own.
+   */
+  clip?(layer: Layer, region: Item, matrix: Matrix): void;
+  unclip?(layer: Layer): void;
   /** Puts a layer onto another, as far as the alpha of a mask says where there is one. Both are then no longer used. */
   composite(layer: Layer, onto: Layer, mixing: Mixing, mask: Layer | undefined, group: Group | undefined): void;
 }
@@ -90,14 +96,26 @@ export class Compositor<Layer> {
   private drawItems(reader: FrameReader, order: Uint32Array, base: Matrix, onto: Layer): void {
     const { backend } = this;
     const layers = [onto];
+    const clipped: Group[] = [];
     // Items that follow one another often share a transform, as the same array.
     let transform: Matrix | undefined;
     let matrix = base;
     let isFlat = false;
     const visitor = {
-      enter: (group: Group) => void layers.push(backend.open(group)),
+      enter: (group: Group) => {
+        const region = backend.clip === undefined ? undefined : plainRegion(reader, group);
+        if (region === undefined) return void layers.push(backend.open(group));
+        const layer = layers[layers.length - 1];
+        backend.clip!(layer, region, multiply(base, region.transform));
+        clipped.push(group);
+        layers.push(layer);
+      },
       leave: (group: Group) => {
         const layer = layers.pop()!;
+        if (clipped[clipped.length - 1] === group) {
+          clipped.pop();
+          return backend.unclip!(layer);
+        }
         let mask: Layer | undefined;
         if (group.clip !== undefined) {
           mask = backend.open(undefined);
@@ -125,6 +143,14 @@ export class Compositor<Layer> {
     backend.draw(own, item, matrix, plain);
     backend.composite(own, layer, item, undefined, undefined);
   }
+}
+
+/** The one solid shape that a group is clipped by, where that is all that makes it a picture of its own. */
+function plainRegion(reader: FrameReader, { opacity, blend, clip }: Group): Item | undefined {
+  if (opacity < 1 || blend !== 'normal' || clip?.length !== 1) return undefined;
+  const [item] = reader.items(clip);
+  const isSolid = typeof item.fill === 'number' && alphaOf(item.fill) === 255;
+  return isSolid && item.stroke === undefined && item.opacity === 1 && item.group === undefined ? item : undefined;
 }
 
 /** Whether an item must be drawn by itself before it is put down: more than one part of it fades or blends as one. */

@@ -1,6 +1,6 @@
 import type { Frame } from '../../frame/frame.ts';
 import type { Group, Item, ItemPaint, ItemStroke } from '../../frame/reader.ts';
-import { multiply, scaling, translation, type Matrix } from '../../geometry/matrix.ts';
+import { multiply, type Matrix } from '../../geometry/matrix.ts';
 import {
   arc,
   arcPoint,
@@ -19,10 +19,6 @@ import { fade } from '../../paint/fade.ts';
 import { boxUnits } from '../../paint/gradient.ts';
 import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
 import { contextOf, drawPicture, hiddenContext, styleOf, type CanvasElement, type Context } from './paint.ts';
-
-/** How much larger small letters are drawn first, and how many pixels they may cover for that. */
-const fineness = 4;
-const maxFinePixels = 250_000;
 
 /**
  * Draws frames on a canvas of a page or of a worker, which takes the frame's pixel size. Each item comes with its own resolved
@@ -83,8 +79,6 @@ class Canvas2dBackend implements Backend<Context> {
   readonly wantsGroups = false;
   /** Canvases of layers, to be used again. */
   private spare: Context[] = [];
-  /** Where small letters are drawn large. */
-  private fine: Context | undefined;
   /** What is set already, for the items that are only filled with a color: setting it again takes as long as drawing. */
   private set: Settings | undefined;
 
@@ -145,9 +139,23 @@ class Canvas2dBackend implements Backend<Context> {
     this.spare.push(layer);
   }
 
+  clip(context: Context, region: Item, matrix: Matrix): void {
+    this.set = undefined;
+    context.save();
+    context.setTransform(...matrix);
+    context.beginPath();
+    tracePath(context, region.outlines, region.start, region.end);
+    context.clip(region.fillRule);
+  }
+
+  unclip(context: Context): void {
+    this.set = undefined;
+    context.restore();
+  }
+
   draw(context: Context, item: Item, matrix: Matrix, mixing: Mixing): void {
-    const { fill, stroke, text } = item;
-    if (typeof fill === 'number' && stroke === undefined && text === undefined)
+    const { fill, stroke } = item;
+    if (typeof fill === 'number' && stroke === undefined)
       return this.fillItem(context, item, fill, matrix, mixing);
     this.set = undefined;
     this.drawAny(context, item, matrix, mixing);
@@ -186,8 +194,6 @@ class Canvas2dBackend implements Backend<Context> {
       fill = undefined;
     }
     context.beginPath();
-    if (typeof fill === 'number' && item.text !== undefined && this.fillFinely(context, item, fill, matrix))
-      fill = undefined;
     if (stroke === undefined && isEllipse(item)) traceEllipse(context, item.outlines, item.start);
     else tracePath(context, item.outlines, item.start, item.end);
     if (fill !== undefined) {
@@ -198,31 +204,6 @@ class Canvas2dBackend implements Backend<Context> {
       context.fill(item.fillRule);
     }
     if (stroke !== undefined && stroke.width > 0) this.strokeItem(context, item, stroke, matrix);
-  }
-
-  /**
-   * Fills small letters at four times the size and puts them down made smaller: browsers smooth the edges of outlines
-   * to a quarter of a pixel only, which in letters can be seen. Says whether it did, as large ones are fine as they are.
-   */
-  private fillFinely(context: Context, item: Item, fill: number, matrix: Matrix): boolean {
-    const box = pathBox(item.path, matrix);
-    const [left, top] = [Math.floor(box.left) - 1, Math.floor(box.top) - 1];
-    const [width, height] = [Math.ceil(box.right) + 1 - left, Math.ceil(box.bottom) + 1 - top];
-    if (!(width * height <= maxFinePixels)) return false;
-    const fine = (this.fine ??= hiddenContext(1, 1));
-    fine.canvas.width = width * fineness;
-    fine.canvas.height = height * fineness;
-    fine.setTransform(...multiply(multiply(scaling(fineness, fineness), translation(-left, -top)), matrix));
-    fine.beginPath();
-    tracePath(fine, item.outlines, item.start, item.end);
-    fine.fillStyle = styleOf(fine, fill, matrix);
-    fine.fill(item.fillRule);
-    context.setTransform(1, 0, 0, 1, 0, 0);
-    context.imageSmoothingEnabled = true;
-    context.imageSmoothingQuality = 'high';
-    context.drawImage(fine.canvas, left, top, width, height);
-    context.setTransform(...matrix);
-    return true;
   }
 
   private strokeItem(context: Context, item: Item, stroke: ItemStroke, matrix: Matrix): void {
