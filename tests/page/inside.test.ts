@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { decode } from 'fast-png';
+import { juggle } from '../helpers.ts';
 import { until, ViewerPage } from './viewer.ts';
 
 /* Looking inside a picture: its items, what lies where, what is hidden and why; and whether everybody can use the page. */
@@ -89,6 +91,23 @@ describe('the items', () => {
     for (const aid of ['Graph paper', /Outlines only/, 'Boxes', 'Numbers in the order of drawing'])
       await viewer.page.getByLabel(aid).uncheck();
   }); // prettier-ignore
+
+  test('can be drawn in the very pixels of juggle render', async () => {
+    const fast = await viewer.shot();
+    await viewer.page.getByLabel(/The very pixels/).check();
+    await until(async () => (await viewer.shot()) !== fast, true);
+    const shown = decode(Buffer.from((await viewer.shot()).replace(/.*,/, ''), 'base64'));
+    // Any density that comes to that size is drawn alike.
+    const density = String(shown.width / 400);
+    const { bytes } = await juggle('.', 'render', viewer.file('pier.ts'), '-o', '-', '--density', density);
+    const rendered = decode(bytes);
+    expect([rendered.width, rendered.height]).toEqual([shown.width, shown.height]);
+    const colors = ({ data, channels }: typeof shown): number[] =>
+      Array.from(data.filter((_, at) => channels === 3 || at % 4 !== 3));
+    expect(colors(shown)).toEqual(colors(rendered));
+    await viewer.page.getByLabel(/The very pixels/).uncheck();
+    await until(() => viewer.shot(), fast);
+  });
 
   test('the pointer’s place is told in the sketch’s units, with the pixel’s color', async () => {
     await viewer.page.mouse.move(...(await onPage(101, 30)));

@@ -84,6 +84,26 @@ describe('the surfaces', () => {
     },
   );
 
+  test('a mounted sketch shows the raster’s pixels where it is asked to, frame after frame upon its trails', async () => {
+    const differing = await page.evaluate(
+      async ({ library, sketch }) => {
+        const { Run, RasterSurface } = (await import(`/@fs${library}/index.js`)) as typeof Library;
+        const { mount } = (await import(`/@fs${library}/browser/index.js`)) as typeof BrowserLibrary;
+        const { default: definition } = (await import(`/@fs${sketch}`)) as { default: Library.Sketch };
+        const element = document.createElement('canvas');
+        const player = mount(definition, element, { surface: 'raster', autoplay: false, density: 1 });
+        await player.goTo(20);
+        const raster = new RasterSurface();
+        await new Run(definition, { density: 1 }).drawTo(20, -1, (painted) => raster.draw(painted));
+        const { data } = element.getContext('2d')!.getImageData(0, 0, element.width, element.height);
+        player.stop();
+        return raster.picture().data.reduce((sum, byte, at) => sum + Number(byte !== data[at]), 0);
+      },
+      { library: path.resolve('packages/frame-juggler/dist'), sketch: path.resolve('examples/wakes/wakes.ts') },
+    );
+    expect(differing).toBe(0);
+  });
+
   // Chromium smooths edges to a quarter of a pixel only. What can differ by more than 8 is therefore a share of the
   // edges, and the smaller the finer the picture; at density 1 each page still agrees in more than 98 of 100 pixels.
   test('canvas2d agrees with the raster over the sheet of everything', async () => {

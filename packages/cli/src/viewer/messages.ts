@@ -19,6 +19,8 @@ export interface Beginning {
   readonly range: LoopRange | undefined;
   /** Pixels of the picture to one unit of the canvas. */
   readonly density: number;
+  /** Whether it is drawn pixel for pixel as `juggle render` does. */
+  readonly exact: boolean;
   /** The sketch's own where it is left out. */
   readonly seed: number | undefined;
   /** Values of dials, as the page chose them or as they were kept; some may be of an older sketch. */
@@ -43,6 +45,7 @@ export type ToWorker =
   | { readonly type: 'speed'; readonly speed: number }
   | { readonly type: 'range'; readonly range: LoopRange | undefined }
   | { readonly type: 'density'; readonly density: number }
+  | { readonly type: 'exact'; readonly exact: boolean }
   | { readonly type: 'dial'; readonly name: string; readonly value: unknown }
   /** Leaves items out of the picture, by their numbers: the sketch does not know. */
   | { readonly type: 'leaveOut'; readonly items: readonly number[] }

@@ -1,7 +1,7 @@
 import { asSketchError, SketchError } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { LiveClock } from '../motion/clock.ts';
-import { callable, kindOf, positive, toggle, whole } from '../schema/kind.ts';
+import { callable, kindOf, oneOf, positive, toggle, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import type { InputSource } from '../sketch/input.ts';
@@ -22,6 +22,11 @@ const mountTable = {
   height: optional(whole(1)),
   /** Pixels of the rendering to one unit; the screen's own if left out. */
   density: optional(positive),
+  /**
+   * What draws: `canvas2d`, the browser's own context, for speed; or `raster`, pixel for pixel as `juggle render` draws,
+   * loaded once it is asked for.
+   */
+  surface: optional(oneOf('canvas2d', 'raster'), 'canvas2d'),
   /** Values of dials by name, in place of their first ones. */
   dials: optional(
     kindOf<Readonly<Record<string, unknown>>>(
@@ -51,7 +56,7 @@ const describeEvery = 15_000;
  * fewer pictures, but steps every frame, so that things move at the same speed everywhere.
  */
 export class Player {
-  private readonly surface: Canvas2dSurface;
+  private surface: { draw(frame: Frame): void } | undefined;
   private readonly clock: LiveClock;
   private readonly run: Run;
   private readonly page: PageInput;
@@ -74,14 +79,15 @@ export class Player {
     readonly element: HTMLCanvasElement,
     private readonly options: MountOptions = {},
   ) {
-    const { autoplay, seed, width, height, density, dials, onLoad, input } = mountOptions.read('mount', options);
+    const read = mountOptions.read('mount', options);
+    const { autoplay, seed, width, height, density, dials, onLoad, input, surface } = read;
     this.run = new Run(sketch, {
       ...withoutUndefined({ seed, width, height, dials, onLoad }),
       density: density ?? devicePixelRatio,
       input: () => input?.(this.page) ?? this.page,
       host: pageHost,
     });
-    this.surface = new Canvas2dSurface(element);
+    if (surface === 'canvas2d') this.surface = new Canvas2dSurface(element);
     this.clock = new LiveClock(sketch.frameRate);
     this.page = new PageInput(element, this.run);
     element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
@@ -228,7 +234,8 @@ export class Player {
   }
 
   private async show(frame: number): Promise<void> {
-    await this.run.drawTo(frame, this.shown, (painted) => this.surface.draw((this.painted = painted)));
+    const surface = (this.surface ??= new (await import('./exact-surface.ts')).ExactSurface(this.element));
+    await this.run.drawTo(frame, this.shown, (painted) => surface.draw((this.painted = painted)));
     this.shown = this.run.frame;
     this.changed();
   }

@@ -1,3 +1,4 @@
+import type { SketchHost } from './host.ts';
 import { placed } from './picture.tsx';
 import { short } from './number-field.tsx';
 import * as state from './state.ts';
@@ -66,10 +67,18 @@ const aids = [
   [state.numbers, 'Numbers in the order of drawing'],
 ] as const;
 
-/** What can be laid over the picture. */
-export function Aids() {
+/** What can be laid over the picture, and how exactly that is drawn. */
+export function Aids({ host }: { host: SketchHost }) {
   return (
     <>
+      <label class="check">
+        <input
+          type="checkbox"
+          checked={state.exact.value}
+          onInput={(event) => host.setExact(event.currentTarget.checked)}
+        />{' '}
+        The very pixels that juggle render draws; slower
+      </label>
       {aids.map(([aid, words]) => (
         <label key={words} class="check">
           <input type="checkbox" checked={aid.value} onInput={(event) => (aid.value = event.currentTarget.checked)} />{' '}

@@ -71,7 +71,7 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
           {state.partsOpen.value && <Parts host={host} />}
         </Part>
         <Part title="Aids">
-          <Aids />
+          <Aids host={host} />
         </Part>
         <Part title="Two at once">
           <Beside />

@@ -160,6 +160,7 @@ export class SketchHost {
       speed,
       range,
       density,
+      exact: state.exact.value,
       seed: this.seed ?? seed,
       dials: this.dials,
     };
@@ -220,6 +221,11 @@ export class SketchHost {
   setDensity(density: number): void {
     this.density = density;
     this.tell({ type: 'density', density });
+  }
+
+  setExact(exact: boolean): void {
+    state.exact.value = exact;
+    this.tell({ type: 'exact', exact });
   }
 
   setDial(name: string, value: unknown): void {
@@ -417,6 +423,7 @@ export class SketchHost {
     this.spare ??= this.newStage();
     // What was chosen while it was loading.
     stage.tell({ type: 'density', density: this.density });
+    stage.tell({ type: 'exact', exact: state.exact.value });
   }
 
   /** Puts a new canvas in the place of the old one once the screen has its picture, a moment later than the worker. */

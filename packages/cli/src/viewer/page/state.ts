@@ -88,6 +88,8 @@ export function addRemarks(remarks: readonly Remark[]): void {
 
 /** What is laid over the picture, and never in it. */
 export const paper = signal(false);
+/** Whether the picture is drawn pixel for pixel as `juggle render` does. */
+export const exact = signal(false);
 export const keysShown = signal(false);
 /** Where the pointer is over the picture, in the sketch's units. */
 export const pointer = signal<{ readonly x: number; readonly y: number } | undefined>();

@@ -34,9 +34,15 @@ class Kept<Value> {
   }
 }
 
+/** A picture as a surface keeps it. */
+export interface KeptPicture {
+  readonly width: number;
+  readonly height: number;
+}
+
 /** What it takes to show a frame once more: a picture to begin with, if any, and the frames to draw upon it. */
 export interface Way {
-  readonly picture: OffscreenCanvas | undefined;
+  readonly picture: KeptPicture | undefined;
   readonly frames: readonly Frame[];
 }
 
@@ -46,10 +52,10 @@ export interface Way {
  */
 export class KeptFrames {
   private readonly frames = new Kept<Frame>();
-  private readonly pictures = new Kept<OffscreenCanvas>();
+  private readonly pictures = new Kept<KeptPicture>();
 
   /** Remembers a frame. @param copy gives the picture that it has made */
-  add(number: number, frame: Frame, copy: () => OffscreenCanvas): void {
+  add(number: number, frame: Frame, copy: () => KeptPicture): void {
     this.frames.add(number, frame, frameBytes(frame));
     if (frame.carry === 0 || number % pictureEvery !== 0) return;
     const picture = copy();
@@ -76,7 +82,7 @@ export class KeptFrames {
     return undefined;
   }
 
-  /** Forgets pictures, as they are to have another size. */
+  /** Forgets pictures, as they are to have another size, or are another surface's. */
   forgetPictures(): void {
     this.pictures.deleteFrom(0);
   }

@@ -11,9 +11,9 @@ import {
   type RunCall,
   type Sketch,
 } from 'frame-juggler';
-import { Canvas2dSurface, pageHost } from 'frame-juggler/browser';
+import { Canvas2dSurface, ExactSurface, pageHost, type PageSurface } from 'frame-juggler/browser';
 import type { LoopRange, Shown } from '../messages.ts';
-import { KeptFrames } from './kept-frames.ts';
+import { KeptFrames, type KeptPicture } from './kept-frames.ts';
 import { NotedInput } from './noted-input.ts';
 
 /** Going far back, so many frames before the one that is wanted are kept too: one who goes back often goes on doing so. */
@@ -30,6 +30,8 @@ export interface PlaybackSetting {
   readonly seed: number;
   readonly dials: Readonly<Record<string, unknown>>;
   readonly density: number;
+  /** Whether it is drawn pixel for pixel as `juggle render` does, or as fast as the browser can. */
+  readonly exact: boolean;
   readonly track: InputTrack | undefined;
   readonly limit: <T>(call: () => T, what: RunCall) => T;
   readonly onLoad: (done: number, total: number) => void;
@@ -58,7 +60,8 @@ class Superseded extends Error {}
 export class Playback {
   readonly run: Run;
   readonly input = new NotedInput();
-  private readonly surface: Canvas2dSurface;
+  private surface: PageSurface<KeptPicture>;
+  private isExact: boolean;
   private readonly clock: LiveClock;
   private readonly kept = new KeptFrames();
   private isPlaying = false;
@@ -90,7 +93,7 @@ export class Playback {
   /** @throws SketchError where a dial does not fit */
   constructor(
     readonly sketch: Sketch,
-    canvas: OffscreenCanvas,
+    private readonly canvas: OffscreenCanvas,
     private readonly setting: PlaybackSetting,
   ) {
     const { seed, dials, density, track, limit, onLoad } = setting;
@@ -98,7 +101,8 @@ export class Playback {
     const input = (): InputSource => source;
     const between = (): Promise<void> | undefined => this.lookUp();
     this.run = new Run(sketch, { seed, dials, density, limit, onLoad, input, between, host: pageHost });
-    this.surface = new Canvas2dSurface(canvas);
+    this.isExact = setting.exact;
+    this.surface = surfaceOn(canvas, setting.exact);
     this.clock = new LiveClock(sketch.frameRate);
   }
 
@@ -163,6 +167,18 @@ export class Playback {
     this.ask(async () => {
       this.shown = -1;
       await this.show(this.target);
+    });
+  }
+
+  /** Draws exactly, or as fast as the browser can; what is shown is drawn anew. */
+  setExact(exact: boolean): void {
+    if (exact === this.isExact) return;
+    this.isExact = exact;
+    this.ask(async () => {
+      this.surface = surfaceOn(this.canvas, exact);
+      this.kept.forgetPictures();
+      this.shown = -1;
+      if (this.run.frame >= 0) await this.show(this.target);
     });
   }
 
@@ -361,4 +377,8 @@ export class Playback {
     );
     return result;
   }
+}
+
+function surfaceOn(canvas: OffscreenCanvas, exact: boolean): PageSurface<KeptPicture> {
+  return exact ? new ExactSurface(canvas) : new Canvas2dSurface(canvas);
 }

@@ -61,6 +61,7 @@ const handlers: { [Type in ToWorker['type']]: (message: Extract<ToWorker, { type
   speed: ({ speed }) => playback?.setSpeed(speed),
   range: ({ range }) => playback?.setRange(range),
   density: ({ density }) => playback?.setDensity(density),
+  exact: ({ exact }) => playback?.setExact(exact),
   leaveOut: ({ items }) => playback?.leaveOut(items),
   input: ({ events }) => playback?.addInput(events),
   dial({ name, value }) {
@@ -126,6 +127,7 @@ function begin(sketch: Sketch, beginning: Beginning): void {
     seed,
     dials: values,
     density: beginning.density,
+    exact: beginning.exact,
     track,
     limit,
     onLoad: (done, total) => tell({ type: 'loading', done, total }),

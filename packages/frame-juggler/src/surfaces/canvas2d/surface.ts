@@ -155,8 +155,7 @@ class Canvas2dBackend implements Backend<Context> {
 
   draw(context: Context, item: Item, matrix: Matrix, mixing: Mixing): void {
     const { fill, stroke } = item;
-    if (typeof fill === 'number' && stroke === undefined)
-      return this.fillItem(context, item, fill, matrix, mixing);
+    if (typeof fill === 'number' && stroke === undefined) return this.fillItem(context, item, fill, matrix, mixing);
     this.set = undefined;
     this.drawAny(context, item, matrix, mixing);
   }

@@ -20,6 +20,14 @@ export interface Rendering {
   readonly opaque: boolean;
 }
 
+/** What a raster surface has drawn, as it keeps it: premultiplied. */
+export interface KeptPixels {
+  readonly width: number;
+  readonly height: number;
+  readonly pixels: Uint8Array;
+  readonly opaque: boolean;
+}
+
 /**
  * Draws frames into memory, by exact area coverage. It keeps its pixels from frame to frame, so that a frame with a
  * carry stands over what is left of the last one. The same frames give the same bytes everywhere.
@@ -36,6 +44,18 @@ export class RasterSurface {
   /** Forgets the last frame, so that the next begins on its background whatever its carry. */
   reset(): void {
     this.compositor.reset();
+  }
+
+  /** What has been drawn, to be put back later. */
+  copy(): KeptPixels {
+    const { width, height, opaque, premultiplied } = this.backend;
+    return { width, height, opaque, pixels: premultiplied.slice() };
+  }
+
+  /** Goes back to what {@link copy} gave: the carry of the next frame stands on it. */
+  put(kept: KeptPixels): void {
+    this.backend.put(kept);
+    this.compositor.resume();
   }
 
   /** What has been drawn. */
@@ -70,14 +90,7 @@ class RasterBackend implements Backend<number> {
 
   begin({ width, height, background, carry, toPixels, frame }: Stage): { layer: number; base: Matrix } {
     const { calls } = this.engine;
-    let left = carry;
-    if (width !== this.width || height !== this.height) {
-      if (this.straightAt !== 0) calls.release(this.straightAt);
-      this.straightAt = 0;
-      calls.resize(width, height, 0, height);
-      [this.width, this.height] = [width, height];
-      left = 0;
-    }
+    const left = this.resize(width, height) ? 0 : carry;
     if (left === 0) calls.clear(background);
     else if (left < 1) calls.fade(background, left);
     // Nothing that is put over an opaque picture, in whatever blend mode, lets anything through.
@@ -86,6 +99,22 @@ class RasterBackend implements Backend<number> {
     this.engine.takePath(frame.path);
     calls.lookAtCanvas();
     return { layer: 0, base: toPixels };
+  }
+
+  /** Sets the size of the canvas; whether that is a new one, with nothing on it. */
+  private resize(width: number, height: number): boolean {
+    if (width === this.width && height === this.height) return false;
+    if (this.straightAt !== 0) this.engine.calls.release(this.straightAt);
+    this.straightAt = 0;
+    this.engine.calls.resize(width, height, 0, height);
+    [this.width, this.height] = [width, height];
+    return true;
+  }
+
+  put({ width, height, opaque, pixels }: KeptPixels): void {
+    this.resize(width, height);
+    this.opaque = opaque;
+    this.premultiplied.set(pixels);
   }
 
   end(): void {
