@@ -3,6 +3,7 @@ import { width } from './layer.ts';
 import { Lines } from './lines.ts';
 import { far, Shape } from './shape.ts';
 import { paintCovered, paintEven } from './spans.ts';
+import { addOutermost, findEdges } from './untangle.ts';
 
 /*
  * Exact area coverage. Every edge adds, to each pixel it passes, the signed area between itself and the pixel's right
@@ -25,6 +26,9 @@ let cells: usize = 0;
 let cellRoom: i32 = 0;
 let touched: usize = 0;
 let wordRoom: i32 = 0;
+/** For each row how much of its height edges cross, up and down alike. */
+let crossed: usize = 0;
+let rowRoom: i32 = 0;
 
 /* The box of the shape at hand, in pixels of the canvas, the last two sides not included. */
 let left: i32 = 0;
@@ -64,8 +68,21 @@ export function paintInside(shape: Shape, lines: Lines, fromRow: i32, toRow: i32
     firstWord = words;
     lastWord = -1;
     addEdges(lines, shape.firstSubpath, shape.endSubpath);
-    for (let y = chunkTop; y < chunkEnd; y++) paintRow(y, shape.evenOdd);
+    for (let y = chunkTop; y < chunkEnd; y++) {
+      const crossings = crossed + ((y - chunkTop) << 2);
+      if (!shape.isPlain && isTangled(y, load<i32>(crossings), shape.isStroke))
+        untangle(shape, lines, y);
+      store<i32>(crossings, 0);
+      paintRow(y, shape.evenOdd);
+    }
   }
+}
+
+/** Puts only those parts of edges into a row that what is covered ends at. */
+function untangle(shape: Shape, lines: Lines, y: i32): void {
+  if (!findEdges(lines, shape.firstSubpath, shape.endSubpath, y)) return;
+  emptyRow(y);
+  addOutermost(y, shape.evenOdd);
 }
 
 /** Makes room for the cells of so many rows; they are all empty between shapes. */
@@ -79,6 +96,11 @@ function reserve(rows: i32): void {
     wordRoom = rows * words;
     touched = grow(touched, wordRoom << 2);
     memory.fill(touched, 0, wordRoom << 2);
+  }
+  if (rows > rowRoom) {
+    rowRoom = rows;
+    crossed = grow(crossed, rowRoom << 2);
+    memory.fill(crossed, 0, rowRoom << 2);
   }
 }
 
@@ -99,7 +121,7 @@ function addEdges(lines: Lines, subpath: i32, endSubpath: i32): void {
 }
 
 /** Adds an edge that leads down. */
-function addDown(x0: f64, y0: f64, x1: f64, y1: f64, sign: i32): void {
+export function addDown(x0: f64, y0: f64, x1: f64, y1: f64, sign: i32): void {
   if (y1 <= chunkTop || y0 >= chunkEnd) return;
   if (!mayBeCut) return addInside(x0, y0, x1, y1, sign);
   if (x0 >= width && x1 >= width) return;
@@ -156,11 +178,13 @@ function addInside(x0: f64, y0: f64, x1: f64, y1: f64, sign: i32): void {
   let marks = touched + ((place * words) << 2);
   let x = row === 0 ? startX : startX + (<f64>row - startY) * slope;
   let above = row === 0 ? whole(startY * one) : 0;
+  let crossings = crossed + (place << 2);
   note(column + <i32>x);
-  for (; row <= endRow; row++) {
+  for (; row <= endRow; row++, crossings += 4) {
     const isLast = row === lastRow;
     const nextX = isLast ? endX : startX + (<f64>(row + 1) - startY) * slope;
     const area = ((isLast ? whole((endY - row) * one) : one) - above) * sign;
+    store<i32>(crossings, load<i32>(crossings) + abs(area));
     if (leansLeft) addInRow(cells0, marks, column, nextX, x, area);
     else addInRow(cells0, marks, column, x, nextX, area);
     x = nextX;
@@ -257,6 +281,64 @@ function paintRow(y: i32, evenOdd: bool): void {
   }
   if (from > begin) paintBlocks(begin, y, from);
   if (coverage > 0 && from < right) paintEven(from, y, right - from, coverage);
+}
+
+/*
+ * Summed areas tell what is covered as long as an outline winds once about it, and nowhere the other way round. Where
+ * parts of it lie over one another within a pixel they do not: such rows are found, and untangled.
+ */
+
+/**
+ * Whether a row may have such pixels. It has none where each stretch of pixels that edges touch is crossed once, from one
+ * winding to the next. What is entered and left within a stretch may cross itself there; a stroke never does, as all of
+ * it winds the same way.
+ */
+function isTangled(y: i32, crossings: i32, isStroke: bool): bool {
+  const thin = isStroke ? 2 * one : 0;
+  if (crossings <= thin) return false;
+  const row = cells + (((y - chunkTop) * stride) << 2);
+  const marks = touched + (((y - chunkTop) * words) << 2);
+  let sum = 0;
+  let before = 0;
+  let expected = 0;
+  // The column that goes on with the stretch at hand, if it is touched.
+  let next = -1;
+  for (let word = firstWord; word <= lastWord; word++) {
+    for (let bits = load<u32>(marks + (word << 2)); bits !== 0; bits &= bits - 1) {
+      const first = ((word << 5) + ctz(bits)) * block;
+      for (let column = first; column < first + block; column++) {
+        const step = load<i32>(row + (column << 2));
+        if (next >= 0 && (step === 0 || column > next)) {
+          if (isCrossedTwice(before, sum)) return true;
+          expected += sum === before ? thin : abs(sum - before);
+          before = sum;
+          next = -1;
+        }
+        if (step === 0) continue;
+        sum += step;
+        next = column + 1;
+      }
+    }
+  }
+  expected += sum === before ? thin : abs(sum - before);
+  return isCrossedTwice(before, sum) || crossings > expected;
+}
+
+/** Whether windings on both sides of a stretch tell that it is crossed more than once. */
+@inline
+function isCrossedTwice(before: i32, behind: i32): bool {
+  return abs(behind - before) > one || (before < 0 && behind > 0) || (before > 0 && behind < 0);
+}
+
+/** Empties a row of what edges have added to it. */
+function emptyRow(y: i32): void {
+  const row = cells + (((y - chunkTop) * stride) << 2);
+  const marks = touched + (((y - chunkTop) * words) << 2);
+  for (let word = firstWord; word <= lastWord; word++) {
+    for (let bits = load<u32>(marks + (word << 2)); bits !== 0; bits &= bits - 1)
+      v128.store(row + ((((word << 5) + ctz(bits)) * block) << 2), i64x2.splat(0));
+    store<u32>(marks + (word << 2), 0);
+  }
 }
 
 /** Paints the blocks between two columns, as far as they lie on the canvas: edges spill to the right of it. */

@@ -12,7 +12,7 @@ const move: i32 = 0;
 const line: i32 = 1;
 const quad: i32 = 2;
 const cubic: i32 = 3;
-const arc: i32 = 4;
+export const arc: i32 = 4;
 /** Bytes to each command and its arguments. */
 const commandBytes = memory.data<i32>([24, 24, 40, 56, 64, 8]);
 
@@ -151,7 +151,8 @@ function flattenArc(a: f64, b: f64, c: f64, d: f64, e: f64, f: f64, start: f64, 
   const pieces = max(1, <i32>Math.ceil(Math.abs(sweep) / arcPiece));
   const step = max(chordStep(radius, tolerance), 1e-6);
   if (start === 0 && sweep === 360) {
-    const count = <i32>Math.ceil(arcPiece / step);
+    // Corners as far outside as the middles of chords are inside: chords may then be longer.
+    const count = <i32>Math.ceil(arcPiece / max(chordStep(radius, 2 * tolerance), 1e-6));
     const inSight = e - radius >= left && e + radius <= right && f - radius >= top && f + radius <= bottom;
     if (count <= maxChords && (inSight || count === 1)) return wholeCircle(a, b, c, d, e, f, count * 8);
   }
@@ -159,7 +160,7 @@ function flattenArc(a: f64, b: f64, c: f64, d: f64, e: f64, f: f64, start: f64, 
     arcPart(a, b, c, d, e, f, start + (sweep * piece) / pieces, sweep / pieces, step, radius);
 }
 
-/** Where the corners of a circle of so many of them lie, worked out once. */
+/** Where the corners of a circle of so many of them lie, a little outside of it; worked out once. */
 const corners = memory.data(8 * 8 * 65);
 
 function cornersOf(count: i32): usize {
@@ -168,10 +169,12 @@ function cornersOf(count: i32): usize {
   if (at === 0) {
     at = heap.alloc(count * 16);
     store<u32>(kept, <u32>at);
+    turn(180.0 / count);
+    const out = 2 / (1 + cosine);
     for (let i = 0; i < count; i++) {
       turn((360.0 * (i + 1)) / count);
-      store<f64>(at + i * 16, cosine);
-      store<f64>(at + i * 16, sine, 8);
+      store<f64>(at + i * 16, cosine * out);
+      store<f64>(at + i * 16, sine * out, 8);
     }
   }
   return at;

@@ -1,5 +1,5 @@
 import { dash } from './dash.ts';
-import { flatten, largestScale, look } from './flatten.ts';
+import { arc, flatten, largestScale, look } from './flatten.ts';
 import { isInside } from './inside.ts';
 import {
   composite,
@@ -79,11 +79,19 @@ export function takePaint(onto: i32, record: usize, opacity: u32, mode: i32): vo
   brush.takeRecord(record, opacity, mode);
 }
 
-/** Paints the inside of the outline, to within `tolerance` pixels. */
-export function fill(evenOdd: bool, tolerance: f64): void {
+/**
+ * Paints the inside of the outline, to within `tolerance` pixels.
+ * @param isPlain whether it is known not to wind twice about anything, as letters do not
+ */
+export function fill(evenOdd: bool, isPlain: bool, tolerance: f64): void {
   const first = outlines.subpaths;
   flatten(path, end, a, b, c, d, e, f, tolerance, outlines);
-  list(first, evenOdd, brush);
+  list(first, evenOdd, isPlain || isEllipse(), false, brush);
+}
+
+/** Whether the outline is one whole ellipse. */
+function isEllipse(): bool {
+  return end - path <= 72 && load<f64>(path) === arc && load<f64>(path, 56) === 360;
 }
 
 /**
@@ -106,7 +114,7 @@ export function stroke(
   makeStroke(tolerance / largestScale(a, b, c, d), wide, cap, join, miterLimit, pattern, lengths, offset, outlines);
   lookAtCanvas();
   outlines.transform(firstPoint, a, b, c, d, e, f);
-  list(first, false, brush);
+  list(first, false, false, true, brush);
 }
 
 /** Tells that what lies on the canvas is seen. */

@@ -2,7 +2,7 @@ import { endRow, firstRow, width } from './layer.ts';
 import { Lines } from './lines.ts';
 
 /** Coordinates are rounded to this part of a pixel, so that a move by whole pixels changes no arithmetic. */
-const grid: f64 = 65536;
+export const grid: f64 = 65536;
 /** Edges are cut this far, in pixels, above and below the canvas: beyond, a number has no digits left for a pixel. */
 export const far: f64 = 16777216;
 /** Points further out than this are taken for none: differences between them may be too large for a number. */
@@ -16,6 +16,10 @@ export class Shape {
   firstPoint: i32 = 0;
   evenOdd: bool = false;
   isRectangle: bool = false;
+  /** Whether they are known to wind once at most, and nowhere the other way round. */
+  isPlain: bool = false;
+  /** Whether they are what a pen covers: all of it winds the same way. */
+  isStroke: bool = false;
   /** Whether edges may lie beyond the left or the right side of the canvas, or too far above or below it. */
   mayBeCut: bool = false;
   left: i32 = 0;
@@ -28,7 +32,7 @@ export class Shape {
    * Takes the outlines from a subpath on to the last: rounds their points, drops subpaths that are not finite, and finds
    * what they can cover of the rows that are drawn; false where nothing.
    */
-  take(lines: Lines, firstSubpath: i32, evenOdd: bool): bool {
+  take(lines: Lines, firstSubpath: i32, evenOdd: bool, isPlain: bool, isStroke: bool): bool {
     this.firstSubpath = firstSubpath;
     this.endSubpath = lines.subpaths;
     if (firstSubpath === lines.subpaths) return false;
@@ -49,13 +53,15 @@ export class Shape {
     const maxY = f64x2.extract_lane(most, 1);
     // A number that is none makes all of these none; two infinities have no difference.
     if (!(isFinite(maxX - minX) && isFinite(maxY - minY)))
-      return dropUnsound(lines, firstSubpath) && this.take(lines, firstSubpath, evenOdd);
+      return dropUnsound(lines, firstSubpath) && this.take(lines, firstSubpath, evenOdd, isPlain, isStroke);
     this.left = <i32>Math.floor(between(0, minX, width));
     this.right = <i32>Math.ceil(between(0, maxX, width));
     this.top = <i32>Math.floor(between(firstRow, minY, endRow));
     this.bottom = <i32>Math.ceil(between(firstRow, maxY, endRow));
     this.mayBeCut = minX < 0 || maxX > <f64>width || minY < -far || maxY > far;
     this.isRectangle = isRectangle(lines, firstSubpath);
+    this.isPlain = isPlain || isConvex(lines, firstSubpath);
+    this.isStroke = isStroke;
     return this.right > this.left && this.bottom > this.top;
   }
 }
@@ -94,4 +100,44 @@ function isRectangle(lines: Lines, subpath: i32): bool {
   const dy = lines.y(first + 3);
   if (count === 5 && (lines.x(first + 4) !== ax || lines.y(first + 4) !== ay)) return false;
   return (by === ay && bx === cx && dy === cy && dx === ax) || (bx === ax && by === cy && dx === cx && dy === ay);
+}
+
+/** Whether outlines are one that turns but one way, and once round. */
+function isConvex(lines: Lines, subpath: i32): bool {
+  if (subpath !== lines.subpaths - 1) return false;
+  const first = lines.start(subpath);
+  const end = lines.count;
+  let x0 = lines.x(end - 1);
+  let y0 = lines.y(end - 1);
+  let dx: f64 = 0;
+  let dy: f64 = 0;
+  let turn: f64 = 0;
+  let hasHeight = false;
+  let isDown = false;
+  let changes = 0;
+  // Once round and on to the second side, so that each corner is seen, and each change between up and down.
+  for (let i = first; i <= end; i++) {
+    const at = i < end ? i : first;
+    const x1 = lines.x(at);
+    const y1 = lines.y(at);
+    const nextX = x1 - x0;
+    const nextY = y1 - y0;
+    if (nextX === 0 && nextY === 0) continue;
+    const cross = dx * nextY - dy * nextX;
+    if (cross * turn < 0) return false;
+    if (cross !== 0) turn = cross;
+    if (nextY !== 0) {
+      const down = nextY > 0;
+      if (hasHeight && down !== isDown && ++changes > 2) return false;
+      isDown = down;
+      hasHeight = true;
+    }
+    // A side that leads back along the last one winds no way at all.
+    if (cross === 0 && dx * nextX + dy * nextY < 0) return false;
+    dx = nextX;
+    dy = nextY;
+    x0 = x1;
+    y0 = y1;
+  }
+  return true;
 }

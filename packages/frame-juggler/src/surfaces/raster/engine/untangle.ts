@@ -1,0 +1,141 @@
+import { addDown } from './coverage.ts';
+import { Lines } from './lines.ts';
+import { grid } from './shape.ts';
+
+/*
+ * A row in which outlines wind more than once, or one way and the other, is cut where edges begin, end or cross: between
+ * two cuts they lie side by side, and what is covered ends at some of them, which are found by counting from the left.
+ */
+
+/**
+ * An edge as it lies in a row: from which height in it to which, where it is at a height of 0, and the way it leads. Places
+ * are told from a pixel of its own, so that the arithmetic is the same wherever the shape stands.
+ */
+@unmanaged
+class RowEdge {
+  startY: f64 = 0;
+  endY: f64 = 0;
+  pixel: f64 = 0;
+  x: f64 = 0;
+  slope: f64 = 0;
+  sign: i32 = 0;
+
+  /** Its place at a height, rounded as all points are. */
+  @inline
+  at(height: f64): f64 {
+    return this.pixel + rounded(this.x + height * this.slope);
+  }
+}
+
+@inline
+function rounded(value: f64): f64 {
+  return nearest(value * grid) * (1 / grid);
+}
+
+/** Rows with more edges or cuts than this are left as they are: what is so dense has no edges to be seen. */
+const maxEdges: i32 = 64;
+const maxCuts: i32 = 256;
+
+const edgeBytes: i32 = <i32>offsetof<RowEdge>();
+const edges = memory.data(64 * 48);
+let edgeCount: i32 = 0;
+/** Heights at which the row is cut, from its top. */
+const cuts = memory.data(257 * 8);
+let cutCount: i32 = 0;
+/** The edges between two cuts, from the left. */
+const sorted = memory.data(64 * 4);
+
+@inline
+function edgeAt(i: i32): RowEdge {
+  return changetype<RowEdge>(edges + i * edgeBytes);
+}
+
+/** Finds the edges that cross a row, and where it is cut; false where there are too many. */
+export function findEdges(lines: Lines, subpath: i32, endSubpath: i32, y: i32): bool {
+  edgeCount = 0;
+  for (; subpath < endSubpath; subpath++) {
+    const end = lines.end(subpath);
+    let x0 = lines.x(end - 1);
+    let y0 = lines.y(end - 1);
+    for (let i = lines.start(subpath); i < end; i++) {
+      const x1 = lines.x(i);
+      const y1 = lines.y(i);
+      if (y0 !== y1 && min(y0, y1) < <f64>(y + 1) && max(y0, y1) > <f64>y) {
+        if (edgeCount === maxEdges) return false;
+        const edge = edgeAt(edgeCount++);
+        edge.slope = (x1 - x0) / (y1 - y0);
+        edge.startY = max<f64>(0, min(y0, y1) - y);
+        edge.endY = min<f64>(1, max(y0, y1) - y);
+        edge.pixel = Math.floor(x0);
+        edge.x = x0 - edge.pixel + (<f64>y - y0) * edge.slope;
+        edge.sign = y0 < y1 ? 1 : -1;
+      }
+      x0 = x1;
+      y0 = y1;
+    }
+  }
+  return findCuts();
+}
+
+function findCuts(): bool {
+  cutCount = 0;
+  cut(0);
+  cut(1);
+  for (let i = 0; i < edgeCount; i++) {
+    const one = edgeAt(i);
+    if (!cut(one.startY) || !cut(one.endY)) return false;
+    for (let j = 0; j < i; j++) {
+      const other = edgeAt(j);
+      const height = rounded((other.pixel - one.pixel + (other.x - one.x)) / (one.slope - other.slope));
+      if (height > max(one.startY, other.startY) && height < min(one.endY, other.endY) && !cut(height)) return false;
+    }
+  }
+  return true;
+}
+
+/** Puts a height among the others, in their order; false where there are too many. */
+function cut(height: f64): bool {
+  let place = cutCount;
+  while (place > 0 && load<f64>(cuts + ((place - 1) << 3)) > height) place--;
+  if (place > 0 && load<f64>(cuts + ((place - 1) << 3)) === height) return true;
+  if (cutCount === maxCuts) return false;
+  memory.copy(cuts + ((place + 1) << 3), cuts + (place << 3), (cutCount - place) << 3);
+  store<f64>(cuts + (place << 3), height);
+  cutCount++;
+  return true;
+}
+
+/** Adds the parts of edges that what is covered ends at. */
+export function addOutermost(y: i32, evenOdd: bool): void {
+  for (let i = 1; i < cutCount; i++) {
+    const from = load<f64>(cuts + ((i - 1) << 3));
+    const to = load<f64>(cuts + (i << 3));
+    const count = sortAt((from + to) / 2);
+    let winding = 0;
+    for (let place = 0; place < count; place++) {
+      const edge = edgeAt(load<i32>(sorted + (place << 2)));
+      const wasInside = evenOdd ? (winding & 1) !== 0 : winding !== 0;
+      winding += edge.sign;
+      const isInside = evenOdd ? (winding & 1) !== 0 : winding !== 0;
+      if (wasInside !== isInside) addDown(edge.at(from), y + from, edge.at(to), y + to, isInside ? 1 : -1);
+    }
+  }
+}
+
+/** Sorts the edges that are there at a height from the left; how many they are. */
+function sortAt(height: f64): i32 {
+  let count = 0;
+  for (let i = 0; i < edgeCount; i++) {
+    const edge = edgeAt(i);
+    if (edge.startY > height || edge.endY < height) continue;
+    const x = edge.at(height);
+    let place = count++;
+    for (; place > 0; place--) {
+      const before = load<i32>(sorted + ((place - 1) << 2));
+      if (edgeAt(before).at(height) <= x) break;
+      store<i32>(sorted + (place << 2), before);
+    }
+    store<i32>(sorted + (place << 2), i);
+  }
+  return count;
+}
