@@ -24,7 +24,7 @@ import { strokeOutline } from './stroke.ts';
  * The raster engine: outlines to pixels, in WebAssembly. Everything is handed over as numbers and as addresses in its
  * memory; `engine.ts` beside this folder is the one that calls it. A drawing goes through these files:
  *
- *   flatten → (dash → stroke) → shape → list → coverage → spans → shade, pixels, blend → layer
+ *   flatten → (dash → stroke) → shape → list → cells (→ untangle) → coverage → spans → shade, pixels, blend → layer
  */
 
 export { fillTable, look, openLayer, paintList, releaseLayer, resize };

@@ -1,11 +1,64 @@
-import { addDown } from './coverage.ts';
+import { addDown, block, cellsOf, crossingsOf, emptyRow, firstWord, lastWord, marksOf, one } from './cells.ts';
 import { Lines } from './lines.ts';
-import { grid } from './shape.ts';
+import { grid, Shape } from './shape.ts';
 
 /*
- * A row in which outlines wind more than once, or one way and the other, is cut where edges begin, end or cross: between
- * two cuts they lie side by side, and what is covered ends at some of them, which are found by counting from the left.
+ * Summed areas tell what is covered as long as an outline winds once about it, and nowhere the other way round. Where
+ * parts of it lie over one another within a pixel they do not: such rows are found, and untangled. A row is cut where
+ * edges begin, end or cross: between two cuts they lie side by side, and what is covered ends at some of them, which are
+ * found by counting from the left.
  */
+
+/** Puts only those parts of edges into a row that what is covered ends at, where others would spoil its sums. */
+export function untangle(shape: Shape, lines: Lines, y: i32): void {
+  if (shape.isPlain || !isTangled(y, shape.isStroke)) return;
+  if (!findEdges(lines, shape.firstSubpath, shape.endSubpath, y)) return;
+  emptyRow(y);
+  addOutermost(y, shape.evenOdd);
+}
+
+/**
+ * Whether a row may have such pixels. It has none where each stretch of pixels that edges touch is crossed once, from one
+ * winding to the next. What is entered and left within a stretch may cross itself there; a stroke never does, as all of
+ * it winds the same way.
+ */
+function isTangled(y: i32, isStroke: bool): bool {
+  const crossings = crossingsOf(y);
+  const thin = isStroke ? 2 * one : 0;
+  if (crossings <= thin) return false;
+  const row = cellsOf(y);
+  const marks = marksOf(y);
+  let sum = 0;
+  let before = 0;
+  let expected = 0;
+  // The column that goes on with the stretch at hand, if it is touched.
+  let next = -1;
+  for (let word = firstWord; word <= lastWord; word++) {
+    for (let bits = load<u32>(marks + (word << 2)); bits !== 0; bits &= bits - 1) {
+      const first = ((word << 5) + ctz(bits)) * block;
+      for (let column = first; column < first + block; column++) {
+        const step = load<i32>(row + (column << 2));
+        if (next >= 0 && (step === 0 || column > next)) {
+          if (isCrossedTwice(before, sum)) return true;
+          expected += sum === before ? thin : abs(sum - before);
+          before = sum;
+          next = -1;
+        }
+        if (step === 0) continue;
+        sum += step;
+        next = column + 1;
+      }
+    }
+  }
+  expected += sum === before ? thin : abs(sum - before);
+  return isCrossedTwice(before, sum) || crossings > expected;
+}
+
+/** Whether windings on both sides of a stretch tell that it is crossed more than once. */
+@inline
+function isCrossedTwice(before: i32, behind: i32): bool {
+  return abs(behind - before) > one || (before < 0 && behind > 0) || (before > 0 && behind < 0);
+}
 
 /**
  * An edge as it lies in a row: from which height in it to which, where it is at a height of 0, and the way it leads. Places
@@ -51,7 +104,7 @@ function edgeAt(i: i32): RowEdge {
 }
 
 /** Finds the edges that cross a row, and where it is cut; false where there are too many. */
-export function findEdges(lines: Lines, subpath: i32, endSubpath: i32, y: i32): bool {
+function findEdges(lines: Lines, subpath: i32, endSubpath: i32, y: i32): bool {
   edgeCount = 0;
   for (; subpath < endSubpath; subpath++) {
     const end = lines.end(subpath);
@@ -82,12 +135,12 @@ function findCuts(): bool {
   cut(0);
   cut(1);
   for (let i = 0; i < edgeCount; i++) {
-    const one = edgeAt(i);
-    if (!cut(one.startY) || !cut(one.endY)) return false;
+    const first = edgeAt(i);
+    if (!cut(first.startY) || !cut(first.endY)) return false;
     for (let j = 0; j < i; j++) {
       const other = edgeAt(j);
-      const height = rounded((other.pixel - one.pixel + (other.x - one.x)) / (one.slope - other.slope));
-      if (height > max(one.startY, other.startY) && height < min(one.endY, other.endY) && !cut(height)) return false;
+      const height = rounded((other.pixel - first.pixel + (other.x - first.x)) / (first.slope - other.slope));
+      if (height > max(first.startY, other.startY) && height < min(first.endY, other.endY) && !cut(height)) return false;
     }
   }
   return true;
@@ -106,7 +159,7 @@ function cut(height: f64): bool {
 }
 
 /** Adds the parts of edges that what is covered ends at. */
-export function addOutermost(y: i32, evenOdd: bool): void {
+function addOutermost(y: i32, evenOdd: bool): void {
   for (let i = 1; i < cutCount; i++) {
     const from = load<f64>(cuts + ((i - 1) << 3));
     const to = load<f64>(cuts + (i << 3));
