@@ -3,6 +3,8 @@
  * television, 16 to 235.
  */
 
+import { wordsOf } from './changes.ts';
+
 /** How finely color is kept beside brightness: for each pixel, or for each four. */
 export type Chroma = '444' | '420';
 
@@ -15,36 +17,52 @@ export function y4mHead(width: number, height: number, frameRate: number, chroma
   );
 }
 
+/* Brightness is 0.2126 r + 0.7152 g + 0.0722 b; a color's differences to it are brought to -0.5 to 0.5. */
+const [redPart, greenPart, bluePart] = [0.2126, 0.7152, 0.0722];
+const brightRange = 219 / 255;
+const [blueRange, redRange] = [224 / 255 / 1.8556, 224 / 255 / 1.5748];
+
 /** One picture with the line before it. What is transparent is laid on white. */
 export function y4mFrame(rgba: Uint8Array, width: number, height: number, chroma: Chroma): Uint8Array {
-  const halved = chroma === '420';
-  const [cw, ch] = halved ? [(width + 1) >> 1, (height + 1) >> 1] : [width, height];
+  const step = chroma === '420' ? 2 : 1;
+  const [cw, ch] = [Math.ceil(width / step), Math.ceil(height / step)];
   const head = new TextEncoder().encode('FRAME\n');
   const result = new Uint8Array(head.length + width * height + 2 * cw * ch);
   result.set(head);
   const luma = result.subarray(head.length, head.length + width * height);
   const blue = result.subarray(head.length + width * height, head.length + width * height + cw * ch);
   const red = result.subarray(result.length - cw * ch);
-  for (let cy = 0; cy < ch; cy++)
-    for (let cx = 0; cx < cw; cx++) {
-      let [u, v, count] = [0, 0, 0];
-      for (let y = halved ? cy * 2 : cy; y < height && y < (halved ? cy * 2 + 2 : cy + 1); y++)
-        for (let x = halved ? cx * 2 : cx; x < width && x < (halved ? cx * 2 + 2 : cx + 1); x++) {
-          const at = (y * width + x) * 4;
-          const white = 255 - rgba[at + 3];
-          const part = rgba[at + 3] / 255;
-          const r = rgba[at] * part + white;
-          const g = rgba[at + 1] * part + white;
-          const b = rgba[at + 2] * part + white;
-          const bright = 0.2126 * r + 0.7152 * g + 0.0722 * b;
-          luma[y * width + x] = 16 + (bright * 219) / 255 + 0.5;
-          u += (b - bright) / 1.8556;
-          v += (r - bright) / 1.5748;
-          count++;
+  const words = wordsOf(rgba);
+  for (let cy = 0, to = 0; cy < ch; cy++) {
+    const bottom = Math.min(height, cy * step + step);
+    for (let left = 0; left < width; left += step, to++) {
+      const right = Math.min(width, left + step);
+      let reds = 0;
+      let blues = 0;
+      let brights = 0;
+      for (let y = cy * step; y < bottom; y++)
+        for (let at = y * width + left; at < y * width + right; at++) {
+          const word = words[at];
+          const alpha = word >>> 24;
+          let r = word & 255;
+          let g = (word >>> 8) & 255;
+          let b = (word >>> 16) & 255;
+          if (alpha !== 255) {
+            r = (r * alpha) / 255 + 255 - alpha;
+            g = (g * alpha) / 255 + 255 - alpha;
+            b = (b * alpha) / 255 + 255 - alpha;
+          }
+          const bright = redPart * r + greenPart * g + bluePart * b;
+          luma[at] = 16.5 + bright * brightRange;
+          reds += r;
+          blues += b;
+          brights += bright;
         }
-      blue[cy * cw + cx] = 128 + ((u / count) * 224) / 255 + 0.5;
-      red[cy * cw + cx] = 128 + ((v / count) * 224) / 255 + 0.5;
+      const count = (bottom - cy * step) * (right - left);
+      blue[to] = 128.5 + ((blues - brights) * blueRange) / count;
+      red[to] = 128.5 + ((reds - brights) * redRange) / count;
     }
+  }
   return result;
 }
 
