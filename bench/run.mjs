@@ -5,3 +5,4 @@ import './bundle.mjs';
 import './memory.mjs';
 import './sequence.mjs';
 import './viewer.mjs';
+import './raster.mjs';

@@ -204,5 +204,5 @@ export const scenes = {
   'multiply, 300 discs r 80': circles(300, 80, 1, 'multiply'),
 };
 
-/** So many circles, of a size at which they cover as much of the canvas as others do. */
-export const manyCircles = (count) => circles(count, Math.max(0.5, 200 / Math.sqrt(count)));
+/** So many circles of one size. */
+export const manyCircles = (count) => circles(count, 4);

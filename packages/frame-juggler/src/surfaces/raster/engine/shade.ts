@@ -47,29 +47,35 @@ export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): voi
     const even = colorAt(part(6) + part(8) * (<f64>y + 0.5));
     return fillWords(out, count, even);
   }
-  // Two at a time.
-  let i = 0;
-  for (; i < count - 1; i += 2) put2(out + (i << 2), offsets(kind, x + i, y));
-  if (i < count) store<u32>(out + (i << 2), colorAt(f64x2.extract_lane(offsets(kind, x + i, y), 0)));
-}
-
-/** How far along the gradient a pixel lies, and the one to its right: 0 at its start, 1 at its end. */
-@inline
-function offsets(kind: i32, x: i32, y: i32): v128 {
-  const px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
+  // Two at a time; the numbers of the paint are read once.
   const py = <f64>y + 0.5;
+  let px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
+  const end = out + (count << 2);
   switch (kind) {
-    case linear:
-      return f64x2.add(f64x2.splat(part(6) + part(8) * py), f64x2.mul(f64x2.splat(part(7)), px));
+    case linear: {
+      const row = f64x2.splat(part(6) + part(8) * py);
+      const perPixel = f64x2.splat(part(7));
+      for (; out < end; out += 8, px = f64x2.add(px, f64x2.splat(2)))
+        put2(out, end, f64x2.add(row, f64x2.mul(perPixel, px)));
+      return;
+    }
     case around: {
-      const dx = f64x2.add(f64x2.mul(f64x2.splat(part(6)), px), f64x2.splat(part(7) * py + part(8)));
-      const dy = f64x2.add(f64x2.mul(f64x2.splat(part(9)), px), f64x2.splat(part(10) * py + part(11)));
-      return f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), f64x2.mul(dy, dy)));
+      const ax = f64x2.splat(part(6));
+      const ay = f64x2.splat(part(9));
+      const startX = f64x2.splat(part(7) * py + part(8));
+      const startY = f64x2.splat(part(10) * py + part(11));
+      for (; out < end; out += 8, px = f64x2.add(px, f64x2.splat(2))) {
+        const dx = f64x2.add(f64x2.mul(ax, px), startX);
+        const dy = f64x2.add(f64x2.mul(ay, px), startY);
+        put2(out, end, f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), f64x2.mul(dy, dy))));
+      }
+      return;
     }
     case radial:
-      return f64x2.replace_lane(f64x2.splat(radialOffset(x, y)), 1, radialOffset(x + 1, y));
+      for (; out < end; out += 4, x++) store<u32>(out, colorAt(radialOffset(x, y)));
+      return;
     default:
-      return f64x2.replace_lane(f64x2.splat(conicOffset(x, y)), 1, conicOffset(x + 1, y));
+      for (; out < end; out += 4, x++) store<u32>(out, colorAt(conicOffset(x, y)));
   }
 }
 
@@ -86,12 +92,12 @@ function conicOffset(x: i32, y: i32): f64 {
   return turn - Math.floor(turn);
 }
 
-/** Writes the colors at two offsets. */
+/** Writes the colors at two offsets, as far as there is room for both. */
 @inline
-function put2(out: usize, offsets: v128): void {
-  if (spread !== 0 || stops > 0) {
+function put2(out: usize, end: usize, offsets: v128): void {
+  if (spread !== 0 || stops > 0 || out + 4 === end) {
     store<u32>(out, colorAt(f64x2.extract_lane(offsets, 0)));
-    store<u32>(out, colorAt(f64x2.extract_lane(offsets, 1)), 4);
+    if (out + 4 < end) store<u32>(out, colorAt(f64x2.extract_lane(offsets, 1)), 4);
     return;
   }
   const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(1), offsets));
