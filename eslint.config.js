@@ -81,7 +81,14 @@ const arrowRules = Object.entries(arrows).map(([folder, allowed]) => {
 
 export default tseslint.config(
   {
-    ignores: ['**/dist', '**/out', 'packages/cli/examples', `${library}/**/generated`, `${library}/surfaces/raster/engine`, 'examples/*/dist'],
+    ignores: [
+      '**/dist',
+      '**/out',
+      'packages/cli/examples',
+      `${library}/**/generated`,
+      `${library}/surfaces/raster/engine`,
+      'examples/*/dist',
+    ],
   },
   js.configs.recommended,
   ...tseslint.configs.strict,
