@@ -36,7 +36,7 @@ export interface EngineCalls {
   fillTable(stops: Address, count: number, out: Address): void;
   premultiplyAll(at: Address, count: number): number;
   takeOutline(from: Address, to: Address, a: number, b: number, c: number, d: number, e: number, f: number): void;
-  fill(evenOdd: boolean, isPlain: boolean, tolerance: number): void;
+  fill(evenOdd: boolean, isLetters: boolean, tolerance: number): void;
   stroke(...pen: PenArguments): void;
   fillHits(evenOdd: boolean, tolerance: number, x: number, y: number): number;
   strokeHits(...penAndPoint: [...PenArguments, x: number, y: number]): number;
@@ -84,12 +84,12 @@ export class Engine {
 
   /** Bytes of the engine's memory. They are there until it next reserves any. */
   bytes(at: Address, length: number): Uint8Array {
-    return new Uint8Array(this.calls.memory.buffer, at, length);
+    return new Uint8Array(this.calls.memory.buffer, unsigned(at), length);
   }
 
   /** Numbers of the engine's memory. They are there until it next reserves any. */
   numbers(at: Address, length: number): Float64Array {
-    return new Float64Array(this.calls.memory.buffer, at, length);
+    return new Float64Array(this.calls.memory.buffer, unsigned(at), length);
   }
 
   /** Takes outlines in, in the place of those it had. */
@@ -182,6 +182,11 @@ export class Engine {
   }
 }
 
+/** An address as it is: WebAssembly hands over those beyond two gigabytes as negative numbers. */
+function unsigned(address: Address): number {
+  return address >>> 0;
+}
+
 /** A flattened subpath: x and y of each point, and whether a line leads from the last to the first. */
 export interface Subpath {
   readonly points: readonly number[];
@@ -201,6 +206,6 @@ class Numbers {
       this.room = Math.max(64, Math.ceil(numbers.length * 1.25));
       this.address = this.calls.reserve(this.room * 8);
     }
-    new Float64Array(this.calls.memory.buffer, this.address, numbers.length).set(numbers);
+    new Float64Array(this.calls.memory.buffer, unsigned(this.address), numbers.length).set(numbers);
   }
 }

@@ -1,3 +1,4 @@
+import { SketchError } from '../../error.ts';
 import type { Frame } from '../../frame/frame.ts';
 import type { Group, Item, ItemPaint, ItemStroke } from '../../frame/reader.ts';
 import { identity, type Matrix } from '../../geometry/matrix.ts';
@@ -106,7 +107,12 @@ class RasterBackend implements Backend<number> {
     if (width === this.width && height === this.height) return false;
     if (this.straightAt !== 0) this.engine.calls.release(this.straightAt);
     this.straightAt = 0;
-    this.engine.calls.resize(width, height, 0, height);
+    try {
+      this.engine.calls.resize(width, height, 0, height);
+    } catch (cause) {
+      const problem = `a picture of ${width} × ${height} pixels does not fit into memory`;
+      throw new SketchError({ problem, expected: 'expected a smaller one, or a lower density', cause });
+    }
     [this.width, this.height] = [width, height];
     return true;
   }

@@ -14,10 +14,12 @@ import {
   endRow,
 } from './layer.ts';
 import { Lines } from './lines.ts';
+import { area, letters, pen } from './shape.ts';
 import { aim, list, outlines, paintList } from './list.ts';
 import { fadeTo, fillWords, premultiply, unpremultiply } from './pixels.ts';
 import { fillTable } from './shade.ts';
 import { Brush } from './spans.ts';
+import { allocate, free } from './memory.ts';
 import { strokeOutline } from './stroke.ts';
 
 /*
@@ -30,12 +32,12 @@ import { strokeOutline } from './stroke.ts';
 export { fillTable, look, openLayer, paintList, releaseLayer, resize };
 
 /** So much memory, 16 bytes aligned. */
-export function reserve(bytes: i32): usize {
-  return heap.alloc(bytes);
+export function reserve(bytes: usize): usize {
+  return allocate(bytes);
 }
 
 export function release(address: usize): void {
-  heap.free(address);
+  free(address);
 }
 
 /** What is painted with. */
@@ -81,12 +83,12 @@ export function takePaint(onto: i32, record: usize, opacity: u32, mode: i32): vo
 
 /**
  * Paints the inside of the outline, to within `tolerance` pixels.
- * @param isPlain whether it is known not to wind twice about anything, as letters do not
+ * @param isLetters whether it is made of letters: parts of those lie over one another only where they cross
  */
-export function fill(evenOdd: bool, isPlain: bool, tolerance: f64): void {
+export function fill(evenOdd: bool, isLetters: bool, tolerance: f64): void {
   const first = outlines.subpaths;
   flatten(path, end, a, b, c, d, e, f, tolerance, outlines);
-  list(first, evenOdd, isPlain || isEllipse(), false, brush);
+  list(first, evenOdd, isEllipse(), isLetters ? letters : area, brush);
 }
 
 /** Whether the outline is one whole ellipse. */
@@ -114,7 +116,7 @@ export function stroke(
   makeStroke(tolerance / largestScale(a, b, c, d), wide, cap, join, miterLimit, pattern, lengths, offset, outlines);
   lookAtCanvas();
   outlines.transform(firstPoint, a, b, c, d, e, f);
-  list(first, false, false, true, brush);
+  list(first, false, false, pen, brush);
 }
 
 /** Tells that what lies on the canvas is seen. */

@@ -1,4 +1,4 @@
-import { grow } from './memory.ts';
+import { allocate, free, grow } from './memory.ts';
 import { blend } from './blend.ts';
 import { alphas4, over4, scale4 } from './pixels.ts';
 
@@ -66,7 +66,7 @@ export function layerOf(number: i32): Layer {
 /** Sets the size of the canvas and the rows of it that are drawn; all layers are as new. */
 export function resize(newWidth: i32, newHeight: i32, top: i32, bottom: i32): void {
   for (let i = 0; i < count; i++) {
-    heap.free(layerOf(i).pixels);
+    free(layerOf(i).pixels);
     heap.free(changetype<usize>(layerOf(i)));
   }
   count = 0;
@@ -92,7 +92,7 @@ export function openLayer(): i32 {
   }
   const layer = new Layer();
   const bytes: usize = ((<usize>width * (endRow - firstRow)) << 2) + beyond;
-  layer.pixels = heap.alloc(bytes);
+  layer.pixels = allocate(bytes);
   memory.fill(layer.pixels, 0, bytes);
   layer.left = width;
   layer.top = height;

@@ -8,6 +8,11 @@ export const far: f64 = 16777216;
 /** Points further out than this are taken for none: differences between them may be too large for a number. */
 const tooFar: f64 = 1e300;
 
+/* Outlines are of any area; of what a pen covers, all of which winds the same way; or of letters. */
+export const area: i32 = 0;
+export const pen: i32 = 1;
+export const letters: i32 = 2;
+
 /** What outlines cover: which of many they are, the box of pixels that they can reach, and what is known of them. */
 @unmanaged
 export class Shape {
@@ -18,8 +23,8 @@ export class Shape {
   isRectangle: bool = false;
   /** Whether they are known to wind once at most, and nowhere the other way round. */
   isPlain: bool = false;
-  /** Whether they are what a pen covers: all of it winds the same way. */
-  isStroke: bool = false;
+  /** What they are of: see above. */
+  origin: i32 = 0;
   /** Whether edges may lie beyond the left or the right side of the canvas, or too far above or below it. */
   mayBeCut: bool = false;
   left: i32 = 0;
@@ -32,7 +37,7 @@ export class Shape {
    * Takes the outlines from a subpath on to the last: rounds their points, drops subpaths that are not finite, and finds
    * what they can cover of the rows that are drawn; false where nothing.
    */
-  take(lines: Lines, firstSubpath: i32, evenOdd: bool, isPlain: bool, isStroke: bool): bool {
+  take(lines: Lines, firstSubpath: i32, evenOdd: bool, isPlain: bool, origin: i32): bool {
     this.firstSubpath = firstSubpath;
     this.endSubpath = lines.subpaths;
     if (firstSubpath === lines.subpaths) return false;
@@ -53,7 +58,7 @@ export class Shape {
     const maxY = f64x2.extract_lane(most, 1);
     // A number that is none makes all of these none; two infinities have no difference.
     if (!(isFinite(maxX - minX) && isFinite(maxY - minY)))
-      return dropUnsound(lines, firstSubpath) && this.take(lines, firstSubpath, evenOdd, isPlain, isStroke);
+      return dropUnsound(lines, firstSubpath) && this.take(lines, firstSubpath, evenOdd, isPlain, origin);
     this.left = <i32>Math.floor(between(0, minX, width));
     this.right = <i32>Math.ceil(between(0, maxX, width));
     this.top = <i32>Math.floor(between(firstRow, minY, endRow));
@@ -61,7 +66,7 @@ export class Shape {
     this.mayBeCut = minX < 0 || maxX > <f64>width || minY < -far || maxY > far;
     this.isRectangle = isRectangle(lines, firstSubpath);
     this.isPlain = isPlain || isConvex(lines, firstSubpath);
-    this.isStroke = isStroke;
+    this.origin = origin;
     return this.right > this.left && this.bottom > this.top;
   }
 }

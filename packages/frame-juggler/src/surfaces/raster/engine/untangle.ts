@@ -1,6 +1,6 @@
 import { addDown, block, cellsOf, crossingsOf, emptyRow, firstWord, lastWord, marksOf, one } from './cells.ts';
 import { Lines } from './lines.ts';
-import { grid, Shape } from './shape.ts';
+import { grid, letters, pen, Shape } from './shape.ts';
 
 /*
  * Summed areas tell what is covered as long as an outline winds once about it, and nowhere the other way round. Where
@@ -11,8 +11,10 @@ import { grid, Shape } from './shape.ts';
 
 /** Puts only those parts of edges into a row that what is covered ends at, where others would spoil its sums. */
 export function untangle(shape: Shape, lines: Lines, y: i32): void {
-  if (shape.isPlain || !isTangled(y, shape.isStroke)) return;
-  if (!findEdges(lines, shape.firstSubpath, shape.endSubpath, y)) return;
+  if (shape.isPlain || !isTangled(y, shape.origin === pen)) return;
+  if (!findEdges(lines, shape.firstSubpath, shape.endSubpath, y) || !findCrossings()) return;
+  // Letters are simple outlines that may lie over one another: where none cross, one look tells whether they do.
+  if ((shape.origin === letters && cutCount === 0 && !windsTwiceAt(0.5)) || !cutAtEnds()) return;
   emptyRow(y);
   addOutermost(y, shape.evenOdd);
 }
@@ -22,9 +24,9 @@ export function untangle(shape: Shape, lines: Lines, y: i32): void {
  * winding to the next. What is entered and left within a stretch may cross itself there; a stroke never does, as all of
  * it winds the same way.
  */
-function isTangled(y: i32, isStroke: bool): bool {
+function isTangled(y: i32, windsOneWay: bool): bool {
   const crossings = crossingsOf(y);
-  const thin = isStroke ? 2 * one : 0;
+  const thin = windsOneWay ? 2 * one : 0;
   if (crossings <= thin) return false;
   const row = cellsOf(y);
   const marks = marksOf(y);
@@ -71,6 +73,9 @@ class RowEdge {
   pixel: f64 = 0;
   x: f64 = 0;
   slope: f64 = 0;
+  /** How far left and right it reaches in the row. */
+  least: f64 = 0;
+  most: f64 = 0;
   sign: i32 = 0;
 
   /** Its place at a height, rounded as all points are. */
@@ -90,7 +95,7 @@ const maxEdges: i32 = 64;
 const maxCuts: i32 = 256;
 
 const edgeBytes: i32 = <i32>offsetof<RowEdge>();
-const edges = memory.data(64 * 48);
+const edges = memory.data(64 * 64);
 let edgeCount: i32 = 0;
 /** Heights at which the row is cut, from its top. */
 const cuts = memory.data(257 * 8);
@@ -103,7 +108,7 @@ function edgeAt(i: i32): RowEdge {
   return changetype<RowEdge>(edges + i * edgeBytes);
 }
 
-/** Finds the edges that cross a row, and where it is cut; false where there are too many. */
+/** Finds the edges that cross a row; false where there are too many. */
 function findEdges(lines: Lines, subpath: i32, endSubpath: i32, y: i32): bool {
   edgeCount = 0;
   for (; subpath < endSubpath; subpath++) {
@@ -121,29 +126,39 @@ function findEdges(lines: Lines, subpath: i32, endSubpath: i32, y: i32): bool {
         edge.endY = min<f64>(1, max(y0, y1) - y);
         edge.pixel = Math.floor(x0);
         edge.x = x0 - edge.pixel + (<f64>y - y0) * edge.slope;
+        edge.least = min(edge.at(edge.startY), edge.at(edge.endY));
+        edge.most = max(edge.at(edge.startY), edge.at(edge.endY));
         edge.sign = y0 < y1 ? 1 : -1;
       }
       x0 = x1;
       y0 = y1;
     }
   }
-  return findCuts();
+  return true;
 }
 
-function findCuts(): bool {
+/** Cuts the row where edges cross, or run along one another; false where that is too often. */
+function findCrossings(): bool {
   cutCount = 0;
-  cut(0);
-  cut(1);
-  for (let i = 0; i < edgeCount; i++) {
+  for (let i = 1; i < edgeCount; i++) {
     const first = edgeAt(i);
-    if (!cut(first.startY) || !cut(first.endY)) return false;
     for (let j = 0; j < i; j++) {
       const other = edgeAt(j);
-      const height = rounded((other.pixel - first.pixel + (other.x - first.x)) / (first.slope - other.slope));
-      if (height > max(first.startY, other.startY) && height < min(first.endY, other.endY) && !cut(height)) return false;
+      const from = max(first.startY, other.startY);
+      const to = min(first.endY, other.endY);
+      if (from >= to || first.least > other.most || other.least > first.most) continue;
+      const apart = other.pixel - first.pixel + (other.x - first.x);
+      const height = first.slope === other.slope && apart === 0 ? from : rounded(apart / (first.slope - other.slope));
+      if ((height > from && height < to) || (height === from && apart === 0)) if (!cut(height)) return false;
     }
   }
   return true;
+}
+
+/** Cuts the row where edges begin and end; false where that is too often. */
+function cutAtEnds(): bool {
+  for (let i = 0; i < edgeCount; i++) if (!cut(edgeAt(i).startY) || !cut(edgeAt(i).endY)) return false;
+  return cut(0) && cut(1);
 }
 
 /** Puts a height among the others, in their order; false where there are too many. */
@@ -173,6 +188,20 @@ function addOutermost(y: i32, evenOdd: bool): void {
       if (wasInside !== isInside) addDown(edge.at(from), y + from, edge.at(to), y + to, isInside ? 1 : -1);
     }
   }
+}
+
+/** Whether outlines wind about anything twice, or both ways, at a height. */
+function windsTwiceAt(height: f64): bool {
+  const count = sortAt(height);
+  let winding = 0;
+  let least = 0;
+  let most = 0;
+  for (let place = 0; place < count; place++) {
+    winding += edgeAt(load<i32>(sorted + (place << 2))).sign;
+    least = min(least, winding);
+    most = max(most, winding);
+  }
+  return most - least > 1;
 }
 
 /** Sorts the edges that are there at a height from the left; how many they are. */
