@@ -11,7 +11,10 @@ const out = path.join(root, 'surfaces/raster/generated/engine.ts');
 const sources = [...['within', 'arc', 'turn'].map((name) => `maths/${name}.ts`), ...readdirSync(path.join(root, engine)).map((name) => `${engine}/${name}`)]; // prettier-ignore
 const time = (file) => (existsSync(file) ? statSync(file).mtimeMs : 0);
 
-if (Math.max(...[import.meta.filename, ...sources.map((file) => path.join(root, file))].map(time)) > time(out)) {
+if (
+  process.env.NAMES ||
+  Math.max(...[import.meta.filename, ...sources.map((file) => path.join(root, file))].map(time)) > time(out)
+) {
   let wasm;
   const options = [
     '--runtime',

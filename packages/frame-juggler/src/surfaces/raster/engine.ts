@@ -82,6 +82,11 @@ export class Engine {
   private readonly pattern = new Numbers(this.calls);
   private lastDash: readonly number[] = [];
 
+  /** The address of so much new memory, in bytes. */
+  reserve(bytes: number): Address {
+    return unsigned(this.calls.reserve(bytes));
+  }
+
   /** Bytes of the engine's memory. They are there until it next reserves any. */
   bytes(at: Address, length: number): Uint8Array {
     return new Uint8Array(this.calls.memory.buffer, unsigned(at), length);

@@ -45,7 +45,7 @@ export class Paints {
   private frame = 0;
 
   constructor(private readonly engine: Engine) {
-    this.record = engine.calls.reserve(recordLength * 8);
+    this.record = engine.reserve(recordLength * 8);
   }
 
   /** Begins a frame: what the last one did not use is forgotten. */
@@ -77,11 +77,11 @@ export class Paints {
     const isFine = stops.some((stop, i) => i > 0 && stop.offset - stops[i - 1].offset < 4 / tableSize);
     const { at, opaque } = this.keep(stops, 0, () => {
       const { calls } = this.engine;
-      const listed = calls.reserve(stops.length * 16);
+      const listed = this.engine.reserve(stops.length * 16);
       this.engine.numbers(listed, stops.length * 2).set(stops.flatMap(({ offset, color }) => [offset, color >>> 0]));
       const isOpaque = stops.every(({ color }) => alphaOf(color) === 255);
       if (isFine) return { at: listed, opaque: isOpaque };
-      const table = calls.reserve((tableSize + 1) * 4);
+      const table = this.engine.reserve((tableSize + 1) * 4);
       calls.fillTable(listed, stops.length, table);
       calls.release(listed);
       return { at: table, opaque: isOpaque };
@@ -93,7 +93,7 @@ export class Paints {
   pixelsOf(picture: PictureData): { at: number; opaque: boolean } {
     return this.keep(picture, picture.version, () => {
       const { calls } = this.engine;
-      const at = calls.reserve(picture.data.length);
+      const at = this.engine.reserve(picture.data.length);
       this.engine.bytes(at, picture.data.length).set(picture.data);
       return { at, opaque: calls.premultiplyAll(at, picture.width * picture.height) !== 0 };
     });

@@ -12,7 +12,6 @@ const darken: i32 = 4;
 const lighten: i32 = 5;
 const colorDodge: i32 = 6;
 const colorBurn: i32 = 7;
-const hardLight: i32 = 8;
 const softLight: i32 = 9;
 const difference: i32 = 10;
 const exclusion: i32 = 11;

@@ -80,18 +80,6 @@ export function over4(source: v128, below: v128): v128 {
   return i8x16.add(source, scale4(below, v128.not(alphas4(source))));
 }
 
-/** One pixel over another, by way of four. */
-@inline
-export function over(source: u32, below: u32): u32 {
-  return i32x4.extract_lane(over4(i32x4.splat(source), i32x4.splat(below)), 0);
-}
-
-/** One pixel with every channel multiplied by `factor` / 255. */
-@inline
-export function scale(pixel: u32, factor: u32): u32 {
-  return i32x4.extract_lane(scale4(i32x4.splat(pixel), i8x16.splat(<i8>factor)), 0);
-}
-
 /** Gives so many words the same value. */
 export function fillWords(at: usize, count: i32, word: u32): void {
   const end = at + (count << 2);

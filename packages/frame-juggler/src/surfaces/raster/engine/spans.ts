@@ -9,11 +9,11 @@ import { isOpaque, shade } from './shade.ts';
 export class Brush {
   /** Which of the blend modes. */
   mode: i32 = 0;
-  /** A color with its opacity in its alpha; or, where a record paints, how far that is faded, 0 to 255. */
+  /** A color, with its opacity in its alpha. */
   color: u32 = 0;
-  opacity: u32 = 255;
-  /** Whether the record below paints. */
+  /** Whether the record below paints, and how far it is faded, 0 to 255. */
   isShaded: bool = false;
+  opacity: u32 = 255;
   /** Room for a record: see shade.ts. */
   r0: f64 = 0;
   r1: f64 = 0;
