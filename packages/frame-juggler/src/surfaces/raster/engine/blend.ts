@@ -1,3 +1,5 @@
+import { over255 } from './pixels.ts';
+
 /*
  * The blend functions of W3C Compositing and Blending 1, for the modes in the order of paint/blend.ts: what color a
  * source makes with the backdrop under it, co = αs(1 - αb)Cs + αsαb B(Cb, Cs) + (1 - αs)αb Cb. Where B can be told in
@@ -19,8 +21,75 @@ const hue: i32 = 12;
 const saturation: i32 = 13;
 const color: i32 = 14;
 
-/** Four pixels blended over four others. What lies there is often even, and mixing is dear: the same gives the same. */
+/** Four pixels blended over four others. */
 export function blend(source: v128, below: v128, mode: i32): v128 {
+  if (mode === colorDodge || mode === colorBurn || mode === softLight || mode >= hue)
+    return oneByOne(source, below, mode);
+  return i8x16.narrow_i16x8_u(
+    blend2(i16x8.extend_low_i8x16_u(source), i16x8.extend_low_i8x16_u(below), mode),
+    blend2(i16x8.extend_high_i8x16_u(source), i16x8.extend_high_i8x16_u(below), mode),
+  );
+}
+
+/**
+ * Two pixels, 16 bits a channel, in the modes that need no division. Every sum is 255 times a channel, and what it stands
+ * for at most 255: it fits.
+ */
+@inline
+function blend2(s: v128, b: v128, mode: i32): v128 {
+  const as = alphas2(s);
+  const ab = alphas2(b);
+  const all = i16x8.splat(255);
+  const apart = i16x8.add(i16x8.mul(s, i16x8.sub(all, ab)), i16x8.mul(b, i16x8.sub(all, as)));
+  switch (mode) {
+    case multiply:
+      return over255(i16x8.add(apart, i16x8.mul(s, b)));
+    case screen:
+      return i16x8.sub(i16x8.add(s, b), over255(i16x8.mul(s, b)));
+    case darken:
+      return over255(i16x8.add(apart, i16x8.min_u(i16x8.mul(s, ab), i16x8.mul(b, as))));
+    case lighten:
+      return over255(i16x8.add(apart, i16x8.max_u(i16x8.mul(s, ab), i16x8.mul(b, as))));
+    case difference: {
+      const one = i16x8.mul(s, ab);
+      const other = i16x8.mul(b, as);
+      const apartness = i16x8.sub(i16x8.max_u(one, other), i16x8.min_u(one, other));
+      return over255(i16x8.add(apart, ofAlpha(one, apartness)));
+    }
+    case exclusion: {
+      const either = i16x8.add(i16x8.mul(s, i16x8.sub(ab, b)), i16x8.mul(b, i16x8.sub(as, s)));
+      return over255(i16x8.add(apart, ofAlpha(i16x8.mul(s, b), either)));
+    }
+    default: {
+      // Hard light, and overlay, which is hard light with source and backdrop in each other's place.
+      const isOverlay = mode === overlay;
+      const top = isOverlay ? b : s;
+      const topAlpha = isOverlay ? ab : as;
+      const low = isOverlay ? s : b;
+      const lowAlpha = isOverlay ? as : ab;
+      const both = i16x8.mul(s, b);
+      const shade = i16x8.mul(i16x8.sub(lowAlpha, low), i16x8.sub(topAlpha, top));
+      const light = i16x8.sub(i16x8.mul(as, ab), i16x8.add(shade, shade));
+      const isDark = i16x8.le_u(i16x8.add(top, top), topAlpha);
+      return over255(i16x8.add(apart, v128.bitselect(i16x8.add(both, both), light, isDark)));
+    }
+  }
+}
+
+/** The alphas of two pixels, each in all channels of its own. */
+@inline
+function alphas2(pixels: v128): v128 {
+  return v128.shuffle<i16>(pixels, pixels, 3, 3, 3, 3, 7, 7, 7, 7);
+}
+
+/** Colors of one, with the alphas of the other before it. */
+@inline
+function ofAlpha(alphas: v128, colors: v128): v128 {
+  return v128.bitselect(alphas, colors, i16x8(0, 0, 0, -1, 0, 0, 0, -1));
+}
+
+/** Four pixels by themselves. What lies there is often even, and mixing is dear: the same gives the same. */
+function oneByOne(source: v128, below: v128, mode: i32): v128 {
   const first = blend1(i32x4.extract_lane(source, 0), i32x4.extract_lane(below, 0), mode);
   const evenSource = i32x4.splat(i32x4.extract_lane(source, 0));
   const evenBelow = i32x4.splat(i32x4.extract_lane(below, 0));
@@ -32,71 +101,11 @@ export function blend(source: v128, below: v128, mode: i32): v128 {
   return i32x4.replace_lane(mixed, 3, blend1(i32x4.extract_lane(source, 3), i32x4.extract_lane(below, 3), mode));
 }
 
-/** One pixel blended over another. */
+/** One pixel blended over another, in a mode that works on colors that are not premultiplied. */
 function blend1(source: u32, backdrop: u32, mode: i32): u32 {
   if (source >> 24 === 0) return backdrop;
   if (backdrop >> 24 === 0) return source;
-  if (mode === colorDodge || mode === colorBurn || mode === softLight) return channelByChannel(source, backdrop, mode);
-  if (mode >= hue) return together(source, backdrop, mode);
-  const s = unit(source);
-  const b = unit(backdrop);
-  const as = f32x4.splat(f32x4.extract_lane(s, 3));
-  const ab = f32x4.splat(f32x4.extract_lane(b, 3));
-  const one = f32x4.splat(1);
-  const both = f32x4.mul(s, b);
-  const apart = f32x4.add(f32x4.mul(s, f32x4.sub(one, ab)), f32x4.mul(b, f32x4.sub(one, as)));
-  const sum = f32x4.add(s, b);
-  let mixed: v128;
-  switch (mode) {
-    case multiply:
-      mixed = f32x4.add(apart, both);
-      break;
-    case screen:
-      mixed = f32x4.sub(sum, both);
-      break;
-    case darken:
-      mixed = f32x4.add(apart, f32x4.min(f32x4.mul(s, ab), f32x4.mul(b, as)));
-      break;
-    case lighten:
-      mixed = f32x4.add(apart, f32x4.max(f32x4.mul(s, ab), f32x4.mul(b, as)));
-      break;
-    case difference: {
-      const least = f32x4.min(f32x4.mul(s, ab), f32x4.mul(b, as));
-      mixed = f32x4.sub(f32x4.sub(sum, least), least);
-      break;
-    }
-    case exclusion:
-      mixed = f32x4.sub(f32x4.sub(sum, both), both);
-      break;
-    default: {
-      // Hard light, and overlay, which is hard light with source and backdrop in each other's place.
-      const isOverlay = mode === overlay;
-      const top = isOverlay ? b : s;
-      const low = isOverlay ? s : b;
-      const topAlpha = isOverlay ? ab : as;
-      const lowAlpha = isOverlay ? as : ab;
-      const dark = f32x4.add(both, both);
-      const shade = f32x4.mul(f32x4.sub(lowAlpha, low), f32x4.sub(topAlpha, top));
-      const light = f32x4.sub(f32x4.mul(as, ab), f32x4.add(shade, shade));
-      mixed = f32x4.add(apart, v128.bitselect(dark, light, f32x4.le(f32x4.add(top, top), topAlpha)));
-    }
-  }
-  const alpha = f32x4.extract_lane(sum, 3) - f32x4.extract_lane(both, 3);
-  return bytes(f32x4.replace_lane(mixed, 3, alpha));
-}
-
-/** A pixel's channels from 0 to 1, as they stand. */
-@inline
-function unit(pixel: u32): v128 {
-  const words = i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(i32x4.splat(pixel)));
-  return f32x4.div(f32x4.convert_i32x4_u(words), f32x4.splat(255));
-}
-
-@inline
-function bytes(unit: v128): u32 {
-  const words = i32x4.trunc_sat_f32x4_s(f32x4.add(f32x4.mul(unit, f32x4.splat(255)), f32x4.splat(0.5)));
-  const half = i16x8.narrow_i32x4_s(words, words);
-  return i32x4.extract_lane(i8x16.narrow_i16x8_u(half, half), 0);
+  return mode >= hue ? together(source, backdrop, mode) : channelByChannel(source, backdrop, mode);
 }
 
 /** A channel from 0 to 1, no longer multiplied by alpha. */

@@ -22,11 +22,16 @@ export function premultiply(color: u32, coverage: u32): u32 {
   );
 }
 
-/** Eight products of bytes, each in 16 bits, over 255. */
+/** Eight sums of products of bytes, each in 16 bits, over 255, rounded. */
+@inline
+export function over255(sums: v128): v128 {
+  const sum = i16x8.add(sums, i16x8.splat(128));
+  return i16x8.shr_u(i16x8.add(sum, i16x8.shr_u(sum, 8)), 8);
+}
+
 @inline
 function times255x8(a: v128, b: v128): v128 {
-  const product = i16x8.add(i16x8.mul(a, b), i16x8.splat(128));
-  return i16x8.shr_u(i16x8.add(product, i16x8.shr_u(product, 8)), 8);
+  return over255(i16x8.mul(a, b));
 }
 
 /** Four pixels with each channel multiplied by the byte of `factors` that stands in its place, over 255. */
@@ -67,11 +72,9 @@ export function cover4(color: v128, below: v128, covered: v128): v128 {
   );
 }
 
-/** Eight sums of products, over 255. */
 @inline
 function sum255x8(a: v128, b: v128): v128 {
-  const sum = i16x8.add(i16x8.add(a, b), i16x8.splat(128));
-  return i16x8.shr_u(i16x8.add(sum, i16x8.shr_u(sum, 8)), 8);
+  return over255(i16x8.add(a, b));
 }
 
 /** Four pixels over four others. */

@@ -1,4 +1,4 @@
-import { turnOf } from '../../../maths/turn.ts';
+import { turns2 } from './angles.ts';
 import { fillWords, premultiply } from './pixels.ts';
 
 /*
@@ -35,6 +35,10 @@ let colors: usize = 0;
 let stops: i32 = 0;
 let spread: i32 = 0;
 
+/** How far along a gradient pixels lie, from 0 to 1: so many at a time. */
+const maxOffsets: i32 = 512;
+const offsets = memory.data(512 * 8 + 16);
+
 /** Writes the colors of `count` pixels of row `y` from `x` on. Each is found by itself, wherever the run begins. */
 export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): void {
   record = paint;
@@ -43,67 +47,94 @@ export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): voi
   spread = <i32>part(2);
   colors = <usize>part(3);
   stops = <i32>part(4);
-  if (kind === linear && part(7) === 0) {
-    const even = colorAt(part(6) + part(8) * (<f64>y + 0.5));
-    return fillWords(out, count, even);
-  }
-  // Two at a time; the numbers of the paint are read once.
   const py = <f64>y + 0.5;
-  let px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
-  const end = out + (count << 2);
-  switch (kind) {
-    case linear: {
-      const row = f64x2.splat(part(6) + part(8) * py);
-      const perPixel = f64x2.splat(part(7));
-      for (; out < end; out += 8, px = f64x2.add(px, f64x2.splat(2)))
-        put2(out, end, f64x2.add(row, f64x2.mul(perPixel, px)));
-      return;
-    }
-    case around: {
-      const ax = f64x2.splat(part(6));
-      const ay = f64x2.splat(part(9));
-      const startX = f64x2.splat(part(7) * py + part(8));
-      const startY = f64x2.splat(part(10) * py + part(11));
-      for (; out < end; out += 8, px = f64x2.add(px, f64x2.splat(2))) {
-        const dx = f64x2.add(f64x2.mul(ax, px), startX);
-        const dy = f64x2.add(f64x2.mul(ay, px), startY);
-        put2(out, end, f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), f64x2.mul(dy, dy))));
-      }
-      return;
-    }
-    case radial:
-      for (; out < end; out += 4, x++) store<u32>(out, colorAt(radialOffset(x, y)));
-      return;
-    default:
-      for (; out < end; out += 4, x++) store<u32>(out, colorAt(conicOffset(x, y)));
+  if (kind === linear && part(7) === 0) return fillWords(out, count, colorAt(part(6) + part(8) * py));
+  for (; count > 0; count -= maxOffsets, x += maxOffsets, out += maxOffsets << 2) {
+    const some = min(count, maxOffsets);
+    const end = offsets + (some << 3);
+    const px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
+    if (kind === linear) findLinear(px, py, end);
+    else if (kind === around) findAround(px, py, end);
+    else if (kind === radial) findRadial(px, py, end);
+    else findConic(px, py, end);
+    takeColors(some, out);
+  }
+}
+
+/* How far along the gradient the pixels of a row lie, from `px` on, two at a time. */
+
+function findLinear(px: v128, py: f64, end: usize): void {
+  const row = f64x2.splat(part(6) + part(8) * py);
+  const perPixel = f64x2.splat(part(7));
+  for (let at = offsets; at < end; at += 16, px = f64x2.add(px, f64x2.splat(2)))
+    v128.store(at, f64x2.add(row, f64x2.mul(perPixel, px)));
+}
+
+function findAround(px: v128, py: f64, end: usize): void {
+  const ax = f64x2.splat(part(6));
+  const ay = f64x2.splat(part(9));
+  const startX = f64x2.splat(part(7) * py + part(8));
+  const startY = f64x2.splat(part(10) * py + part(11));
+  for (let at = offsets; at < end; at += 16, px = f64x2.add(px, f64x2.splat(2))) {
+    const dx = f64x2.add(f64x2.mul(ax, px), startX);
+    const dy = f64x2.add(f64x2.mul(ay, px), startY);
+    v128.store(at, f64x2.sqrt(f64x2.add(f64x2.mul(dx, dx), f64x2.mul(dy, dy))));
   }
 }
 
 /** The circle at offset t has its middle t of the way from focus to center, and a radius of t times the whole. */
-function radialOffset(x: i32, y: i32): f64 {
-  const dx = across(x, y);
-  const dy = down(x, y);
-  const half = dx * part(12) + dy * part(13);
-  return (Math.sqrt(half * half + part(14) * (dx * dx + dy * dy)) - half) / part(14);
-}
-
-function conicOffset(x: i32, y: i32): f64 {
-  const turn = turnOf(across(x, y), down(x, y)) - part(12);
-  return turn - Math.floor(turn);
-}
-
-/** Writes the colors at two offsets, as far as there is room for both. */
-@inline
-function put2(out: usize, end: usize, offsets: v128): void {
-  if (spread !== 0 || stops > 0 || out + 4 === end) {
-    store<u32>(out, colorAt(f64x2.extract_lane(offsets, 0)));
-    if (out + 4 < end) store<u32>(out, colorAt(f64x2.extract_lane(offsets, 1)), 4);
-    return;
+function findRadial(px: v128, py: f64, end: usize): void {
+  const rowX = f64x2.splat(part(8) * py);
+  const rowY = f64x2.splat(part(9) * py);
+  const cx = f64x2.splat(part(12));
+  const cy = f64x2.splat(part(13));
+  const square = f64x2.splat(part(14));
+  for (let at = offsets; at < end; at += 16, px = f64x2.add(px, f64x2.splat(2))) {
+    const dx = along2(px, part(6), rowX, part(10));
+    const dy = along2(px, part(7), rowY, part(11));
+    const half = f64x2.add(f64x2.mul(dx, cx), f64x2.mul(dy, cy));
+    const length = f64x2.add(f64x2.mul(dx, dx), f64x2.mul(dy, dy));
+    const root = f64x2.sqrt(f64x2.add(f64x2.mul(half, half), f64x2.mul(square, length)));
+    v128.store(at, f64x2.div(f64x2.sub(root, half), square));
   }
-  const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(1), offsets));
-  const places = i32x4.trunc_sat_f64x2_s_zero(f64x2.add(f64x2.mul(inside, f64x2.splat(tableSize)), f64x2.splat(0.5)));
-  store<u32>(out, load<u32>(colors + (i32x4.extract_lane(places, 0) << 2)));
-  store<u32>(out, load<u32>(colors + (i32x4.extract_lane(places, 1) << 2)), 4);
+}
+
+function findConic(px: v128, py: f64, end: usize): void {
+  const rowX = f64x2.splat(part(8) * py);
+  const rowY = f64x2.splat(part(9) * py);
+  const start = f64x2.splat(part(12));
+  for (let at = offsets; at < end; at += 16, px = f64x2.add(px, f64x2.splat(2))) {
+    const turn = f64x2.sub(turns2(along2(px, part(6), rowX, part(10)), along2(px, part(7), rowY, part(11))), start);
+    v128.store(at, f64x2.sub(turn, f64x2.floor(turn)));
+  }
+}
+
+/** Writes the colors at the offsets that were found. */
+function takeColors(count: i32, out: usize): void {
+  let at = offsets;
+  const end = out + (count << 2);
+  if (spread === 0 && stops === 0)
+    for (; out + 16 <= end; out += 16, at += 32) {
+      const places = i32x4.shl(v128.shuffle<i64>(places2(v128.load(at)), places2(v128.load(at, 16)), 0, 2), 2);
+      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 0)));
+      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 1)), 4);
+      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 2)), 8);
+      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 3)), 12);
+    }
+  for (; out < end; out += 4, at += 8) store<u32>(out, colorAt(load<f64>(at)));
+}
+
+/** Where in the table the colors of two offsets stand. */
+@inline
+function places2(offset: v128): v128 {
+  const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(1), offset));
+  return i32x4.trunc_sat_f64x2_s_zero(f64x2.add(f64x2.mul(inside, f64x2.splat(tableSize)), f64x2.splat(0.5)));
+}
+
+/** Where two pixels of a row lie in the paint's own units, across or down. */
+@inline
+function along2(px: v128, perPixel: f64, row: v128, from: f64): v128 {
+  return f64x2.add(f64x2.add(f64x2.mul(f64x2.splat(perPixel), px), row), f64x2.splat(from));
 }
 
 /** Where the middle of a pixel lies in the paint's own units. */
