@@ -8,7 +8,7 @@ import asc from 'assemblyscript/asc';
 const root = path.resolve(import.meta.dirname, '../packages/frame-juggler/src');
 const engine = 'surfaces/raster/engine';
 const out = path.join(root, 'surfaces/raster/generated/engine.ts');
-const sources = [...['within', 'arc', 'turn'].map((name) => `maths/${name}.ts`), ...readdirSync(path.join(root, engine)).map((name) => `${engine}/${name}`)]; // prettier-ignore
+const sources = [...['within', 'arc'].map((name) => `maths/${name}.ts`), ...readdirSync(path.join(root, engine)).map((name) => `${engine}/${name}`)]; // prettier-ignore
 const time = (file) => (existsSync(file) ? statSync(file).mtimeMs : 0);
 
 if (

@@ -16,7 +16,7 @@ function cover(polygons: Corner[][], rule: 'nonzero' | 'evenodd' = 'nonzero', wi
   calls.takeColor(0, black, 255, 0);
   engine.takePath(path);
   engine.chooseOutline(0, path.length, identity);
-  calls.fill(rule === 'evenodd', false, 0.02);
+  calls.fill(rule === 'evenodd', false, false, 0.02);
   calls.paintList();
   return Array.from(engine.bytes(calls.pixelsOf(0), width * height * 4)).filter((_, at) => at % 4 === 3);
 }

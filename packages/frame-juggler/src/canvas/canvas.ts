@@ -414,6 +414,7 @@ export class Canvas {
       const block = layOut(setting, fonts);
       writer.path.path(block.path);
       writer.setOutline(item, start);
+      if (block.simple) writer.set('simple', item, 1);
       for (const character of block.lacking) lacking.add(character);
     }
     texts.length = 0;

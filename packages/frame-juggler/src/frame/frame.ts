@@ -41,6 +41,8 @@ export function emptyColumns() {
     pen: new Uint32Array(0),
     /** 1 where it is filled by the even-odd rule. */
     evenOdd: new Uint8Array(0),
+    /** 1 where its outline is known to wind, one way, once about all that it covers. */
+    simple: new Uint8Array(0),
     opacity: new Float64Array(0),
     /** The place in `blendModes`, counted from 0. */
     blend: new Uint8Array(0),

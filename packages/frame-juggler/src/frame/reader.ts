@@ -41,6 +41,8 @@ export interface Item {
   readonly transform: Matrix;
   readonly fill: ItemPaint | undefined;
   readonly fillRule: FillRule;
+  /** Whether its outline is known to wind, one way, once about all that it covers. */
+  readonly simple: boolean;
   readonly stroke: ItemStroke | undefined;
   /** From 0 to 1, for fill and stroke together as one picture. */
   readonly opacity: number;
@@ -115,6 +117,7 @@ export class FrameReader {
     item.transform = this.matrices[at] ?? this.readMatrix(at);
     item.fill = this.paintOf(columns.fillKind[place], columns.fill[place]);
     item.fillRule = columns.evenOdd[place] === 1 ? 'evenodd' : 'nonzero';
+    item.simple = columns.simple[place] === 1;
     item.opacity = columns.opacity[place];
     item.blend = blendModes[columns.blend[place] ?? 0];
     item.group = this.groupAt(columns.group[place]);
@@ -172,6 +175,7 @@ class ItemView implements Item {
   transform: Matrix = [1, 0, 0, 1, 0, 0];
   fill: ItemPaint | undefined = undefined;
   fillRule: FillRule = 'nonzero';
+  simple = false;
   stroke: ItemStroke | undefined = undefined;
   opacity = 1;
   blend: BlendMode = 'normal';

@@ -1,4 +1,5 @@
 import type { Path } from '../geometry/path.ts';
+import type { Winding } from './winding.ts';
 
 /** The weights of the library's own font. */
 export type OwnWeight = 'regular' | 'bold';
@@ -7,6 +8,11 @@ export type OwnWeight = 'regular' | 'bold';
 export interface SetLine {
   readonly advance: number;
   readonly path: Path;
+  /** How its letters wind; 0 where they may lie over one another. */
+  readonly winding: Winding;
+  /** How far it reaches up and down. */
+  readonly top: number;
+  readonly bottom: number;
   /** The characters that the font has no glyphs for, each once. */
   readonly lacking: readonly string[];
 }

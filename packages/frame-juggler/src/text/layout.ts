@@ -1,7 +1,7 @@
 import { commandLength, type Path } from '../geometry/path.ts';
 import type { Pair } from '../schema/point.ts';
 import { anchorFraction } from '../shapes/place.ts';
-import type { Font, OwnWeight } from './font.ts';
+import type { Font, OwnWeight, SetLine } from './font.ts';
 import type { TextAnchor } from './options.ts';
 import { ownWeight, type TextStyle } from './style.ts';
 
@@ -24,6 +24,8 @@ export interface TextBlock {
   /** From the cap height of the first line to the baseline of the last. */
   readonly height: number;
   readonly lines: readonly string[];
+  /** Whether its letters are known to lie nowhere over one another. */
+  readonly simple: boolean;
   /** The characters that its font has no glyphs for. */
   readonly lacking: readonly string[];
 }
@@ -49,8 +51,16 @@ export function layOut(setting: TextSetting, fonts: ReadonlyMap<OwnWeight, Font>
     const below = capHeight + index * leading - ay * height;
     addScaled(path, font.set(line).path, size, x, pin[1] + (up ? -below : below), up ? -size : size);
   });
-  const lacking = lines.flatMap((line) => font.set(line).lacking);
-  return { path, width, height, lines, lacking };
+  const set = lines.map((line) => font.set(line));
+  const lacking = set.flatMap((line) => line.lacking);
+  return { path, width, height, lines, simple: areApart(set, style.lineHeight), lacking };
+}
+
+/** Whether no letters lie over others, in a line or from one to the next. */
+function areApart(lines: readonly SetLine[], lineHeight: number): boolean {
+  const [{ winding }] = lines;
+  if (winding === 0) return false;
+  return lines.every((line, i) => line.winding === winding && (i === 0 || lines[i - 1].bottom - line.top < lineHeight));
 }
 
 const baselineAnchors = { 'baseline-left': 0, baseline: 0.5, 'baseline-right': 1 } as const;

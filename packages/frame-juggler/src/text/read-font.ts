@@ -2,6 +2,7 @@ import type * as fontkit from 'fontkit';
 import { fail, show } from '../error.ts';
 import { close, cubic, isFinitePath, line, move, quad } from '../geometry/path.ts';
 import { Font, type SetLine } from './font.ts';
+import { glyphShape, lineWinding, type GlyphShape, type PlacedGlyph } from './winding.ts';
 
 /** What is asked of the font package. */
 export type OpenFont = typeof fontkit.create;
@@ -9,12 +10,13 @@ export type OpenFont = typeof fontkit.create;
 /** Reads a font file: TTF, OTF, WOFF or WOFF2. Throws an Error that says what is wrong with it. */
 export function readFont(name: string, bytes: Uint8Array, openFont: OpenFont): Font {
   const { font, em, capHeight } = open(bytes, openFont);
+  const shapes: Shapes = new Map();
   return new Font(name, {
     capHeight,
     has: (character) => font.hasGlyphForCodePoint(character.codePointAt(0)!),
     set(text) {
       try {
-        return setLine(font, em, text);
+        return setLine(font, em, shapes, text);
       } catch (cause) {
         return fail({ call: 'text', problem: `the font ${name} is damaged: it cannot set ${show(text)}`, cause });
       }
@@ -36,17 +38,36 @@ function open(bytes: Uint8Array, openFont: OpenFont): { font: fontkit.Font; em: 
   }
 }
 
-function setLine(font: fontkit.Font, em: number, text: string): Omit<SetLine, 'lacking'> {
+/** What is known of a font's glyphs, by their numbers. */
+type Shapes = Map<number, GlyphShape>;
+
+function setLine(font: fontkit.Font, em: number, shapes: Shapes, text: string): Omit<SetLine, 'lacking'> {
   const { glyphs, positions } = font.layout(text);
   const path: number[] = [];
-  let pen = 0;
+  const placed: PlacedGlyph[] = [];
+  let [pen, top, bottom] = [0, 0, 0];
   for (const [index, glyph] of glyphs.entries()) {
     const { xAdvance, xOffset, yOffset } = positions[index];
-    addGlyph(path, glyph, (pen + xOffset) / em, -yOffset / em, 1 / em);
+    const [x, y] = [(pen + xOffset) / em, -yOffset / em];
+    addGlyph(path, glyph, x, y, 1 / em);
+    const shape = shapeOf(glyph, em, shapes);
+    placed.push({ shape, x, y });
+    top = Math.min(top, y + (shape.box?.top ?? 0));
+    bottom = Math.max(bottom, y + (shape.box?.bottom ?? 0));
     pen += xAdvance;
   }
   if (!Number.isFinite(pen) || !isFinitePath(path)) throw new Error('a glyph is beyond all numbers');
-  return { advance: pen / em, path };
+  return { advance: pen / em, path, winding: lineWinding(placed), top, bottom };
+}
+
+function shapeOf(glyph: fontkit.Glyph, em: number, shapes: Shapes): GlyphShape {
+  let shape = shapes.get(glyph.id);
+  if (shape === undefined) {
+    const path: number[] = [];
+    addGlyph(path, glyph, 0, 0, 1 / em);
+    shapes.set(glyph.id, (shape = glyphShape(path)));
+  }
+  return shape;
 }
 
 const commands = { moveTo: move, lineTo: line, quadraticCurveTo: quad, bezierCurveTo: cubic, closePath: close };

@@ -36,7 +36,7 @@ export interface EngineCalls {
   fillTable(stops: Address, count: number, out: Address): void;
   premultiplyAll(at: Address, count: number): number;
   takeOutline(from: Address, to: Address, a: number, b: number, c: number, d: number, e: number, f: number): void;
-  fill(evenOdd: boolean, isLetters: boolean, tolerance: number): void;
+  fill(evenOdd: boolean, isLetters: boolean, isSimple: boolean, tolerance: number): void;
   stroke(...pen: PenArguments): void;
   fillHits(evenOdd: boolean, tolerance: number, x: number, y: number): number;
   strokeHits(...penAndPoint: [...PenArguments, x: number, y: number]): number;

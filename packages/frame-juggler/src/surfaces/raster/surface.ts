@@ -137,7 +137,7 @@ class RasterBackend implements Backend<number> {
     this.engine.chooseOutline(item.start, item.end, matrix);
     const blend = blendNumber(mixing.blend);
     if (item.fill !== undefined && this.take(layer, item.fill, item, matrix, strength, blend))
-      this.engine.calls.fill(item.fillRule === 'evenodd', item.text !== undefined, tolerance);
+      this.engine.calls.fill(item.fillRule === 'evenodd', item.text !== undefined, item.simple, tolerance);
     const { stroke } = item;
     if (hasInk(stroke) && this.take(layer, stroke.paint, item, matrix, strength, blend))
       this.engine.stroke(stroke, tolerance);

@@ -36,6 +36,8 @@ export let chunkTop: i32 = 0;
 export let chunkEnd: i32 = 0;
 export let stride: i32 = 0;
 export let words: i32 = 0;
+/** The number of the rows that are drawn at a time. */
+export let chunk: i32 = 0;
 /** The first and the last word of those that edges have marked. */
 export let firstWord: i32 = 0;
 export let lastWord: i32 = -1;
@@ -55,6 +57,7 @@ export function beginCells(shape: Shape): i32 {
 
 /** Adds the edges of some rows, no more than fit. */
 export function addRows(shape: Shape, lines: Lines, fromRow: i32, toRow: i32): void {
+  chunk++;
   chunkTop = fromRow;
   chunkEnd = toRow;
   firstWord = words;

@@ -84,11 +84,12 @@ export function takePaint(onto: i32, record: usize, opacity: u32, mode: i32): vo
 /**
  * Paints the inside of the outline, to within `tolerance` pixels.
  * @param isLetters whether it is made of letters: parts of those lie over one another only where they cross
+ * @param isSimple whether it is known to wind, one way, once about all that it covers
  */
-export function fill(evenOdd: bool, isLetters: bool, tolerance: f64): void {
+export function fill(evenOdd: bool, isLetters: bool, isSimple: bool, tolerance: f64): void {
   const first = outlines.subpaths;
   flatten(path, end, a, b, c, d, e, f, tolerance, outlines);
-  list(first, evenOdd, isEllipse(), isLetters ? letters : area, brush);
+  list(first, evenOdd, isSimple || isEllipse(), isLetters ? letters : area, brush);
 }
 
 /** Whether the outline is one whole ellipse. */

@@ -1,5 +1,6 @@
-import { addDown, block, cellsOf, crossingsOf, emptyRow, firstWord, lastWord, marksOf, one } from './cells.ts';
+import { addDown, block, cellsOf, chunk, chunkEnd, chunkTop, crossingsOf, emptyRow, firstWord, lastWord, marksOf, one } from './cells.ts';
 import { Lines } from './lines.ts';
+import { grow } from './memory.ts';
 import { grid, letters, pen, Shape } from './shape.ts';
 
 /*
@@ -12,7 +13,7 @@ import { grid, letters, pen, Shape } from './shape.ts';
 /** Puts only those parts of edges into a row that what is covered ends at, where others would spoil its sums. */
 export function untangle(shape: Shape, lines: Lines, y: i32): void {
   if (shape.isPlain || !isTangled(y, shape.origin === pen)) return;
-  if (!findEdges(lines, shape.firstSubpath, shape.endSubpath, y) || !findCrossings()) return;
+  if (!findEdges(shape, lines, y) || !findCrossings()) return;
   // Letters are simple outlines that may lie over one another: where none cross, one look tells whether they do.
   if ((shape.origin === letters && cutCount === 0 && !windsTwiceAt(0.5)) || !cutAtEnds()) return;
   emptyRow(y);
@@ -100,7 +101,7 @@ let edgeCount: i32 = 0;
 /** Heights at which the row is cut, from its top. */
 const cuts = memory.data(257 * 8);
 let cutCount: i32 = 0;
-/** The edges between two cuts, from the left. */
+/** Edges from the left: those between two cuts, or all. */
 const sorted = memory.data(64 * 4);
 
 @inline
@@ -108,31 +109,69 @@ function edgeAt(i: i32): RowEdge {
   return changetype<RowEdge>(edges + i * edgeBytes);
 }
 
-/** Finds the edges that cross a row; false where there are too many. */
-function findEdges(lines: Lines, subpath: i32, endSubpath: i32, y: i32): bool {
-  edgeCount = 0;
+/* The edges that cross each of the rows at hand, by where their points stand; found for all rows at once. */
+let indexed: i32 = 0;
+let counts: usize = 0;
+let places: usize = 0;
+let rowRoom: i32 = 0;
+/** One more edge than a row may have is noted. */
+const rowBytes: i32 = (64 + 1) * 8;
+
+function indexEdges(lines: Lines, subpath: i32, endSubpath: i32): void {
+  if (indexed === chunk) return;
+  indexed = chunk;
+  const rows = chunkEnd - chunkTop;
+  if (rows > rowRoom) {
+    rowRoom = rows;
+    counts = grow(counts, rows << 2);
+    places = grow(places, rows * rowBytes);
+  }
+  memory.fill(counts, 0, rows << 2);
   for (; subpath < endSubpath; subpath++) {
     const end = lines.end(subpath);
-    let x0 = lines.x(end - 1);
-    let y0 = lines.y(end - 1);
+    let before = end - 1;
+    let y0 = lines.y(before);
     for (let i = lines.start(subpath); i < end; i++) {
-      const x1 = lines.x(i);
       const y1 = lines.y(i);
-      if (y0 !== y1 && min(y0, y1) < <f64>(y + 1) && max(y0, y1) > <f64>y) {
-        if (edgeCount === maxEdges) return false;
-        const edge = edgeAt(edgeCount++);
-        edge.slope = (x1 - x0) / (y1 - y0);
-        edge.startY = max<f64>(0, min(y0, y1) - y);
-        edge.endY = min<f64>(1, max(y0, y1) - y);
-        edge.pixel = Math.floor(x0);
-        edge.x = x0 - edge.pixel + (<f64>y - y0) * edge.slope;
-        edge.least = min(edge.at(edge.startY), edge.at(edge.endY));
-        edge.most = max(edge.at(edge.startY), edge.at(edge.endY));
-        edge.sign = y0 < y1 ? 1 : -1;
-      }
-      x0 = x1;
+      const first = <i32>max<f64>(0, Math.floor(min(y0, y1)) - chunkTop);
+      const last = <i32>min<f64>(rows, Math.ceil(max(y0, y1)) - chunkTop);
+      if (y0 !== y1)
+        for (let row = first; row < last; row++) {
+          const count = load<i32>(counts + (row << 2));
+          if (count > maxEdges) continue;
+          const place = places + row * rowBytes + (count << 3);
+          store<i32>(place, before);
+          store<i32>(place, i, 4);
+          store<i32>(counts + (row << 2), count + 1);
+        }
+      before = i;
       y0 = y1;
     }
+  }
+}
+
+/** Finds the edges that cross a row; false where there are too many. */
+function findEdges(shape: Shape, lines: Lines, y: i32): bool {
+  indexEdges(lines, shape.firstSubpath, shape.endSubpath);
+  edgeCount = load<i32>(counts + ((y - chunkTop) << 2));
+  if (edgeCount > maxEdges) return false;
+  let place = places + (y - chunkTop) * rowBytes;
+  for (let i = 0; i < edgeCount; i++, place += 8) {
+    const from = load<i32>(place);
+    const to = load<i32>(place, 4);
+    const x0 = lines.x(from);
+    const y0 = lines.y(from);
+    const x1 = lines.x(to);
+    const y1 = lines.y(to);
+    const edge = edgeAt(i);
+    edge.slope = (x1 - x0) / (y1 - y0);
+    edge.startY = max<f64>(0, min(y0, y1) - y);
+    edge.endY = min<f64>(1, max(y0, y1) - y);
+    edge.pixel = Math.floor(x0);
+    edge.x = x0 - edge.pixel + (<f64>y - y0) * edge.slope;
+    edge.least = min(edge.at(edge.startY), edge.at(edge.endY));
+    edge.most = max(edge.at(edge.startY), edge.at(edge.endY));
+    edge.sign = y0 < y1 ? 1 : -1;
   }
   return true;
 }
@@ -140,19 +179,42 @@ function findEdges(lines: Lines, subpath: i32, endSubpath: i32, y: i32): bool {
 /** Cuts the row where edges cross, or run along one another; false where that is too often. */
 function findCrossings(): bool {
   cutCount = 0;
-  for (let i = 1; i < edgeCount; i++) {
-    const first = edgeAt(i);
-    for (let j = 0; j < i; j++) {
-      const other = edgeAt(j);
-      const from = max(first.startY, other.startY);
-      const to = min(first.endY, other.endY);
-      if (from >= to || first.least > other.most || other.least > first.most) continue;
-      const apart = other.pixel - first.pixel + (other.x - first.x);
-      const height = first.slope === other.slope && apart === 0 ? from : rounded(apart / (first.slope - other.slope));
-      if ((height > from && height < to) || (height === from && apart === 0)) if (!cut(height)) return false;
+  sortByLeft();
+  for (let i = 0; i < edgeCount; i++) {
+    const first = sortedEdge(i);
+    for (let j = i + 1; j < edgeCount; j++) {
+      const other = sortedEdge(j);
+      if (other.least > first.most) break;
+      if (!cutWhereMet(first, other)) return false;
     }
   }
   return true;
+}
+
+/** Sorts all edges by how far left they reach. */
+function sortByLeft(): void {
+  for (let i = 0; i < edgeCount; i++) {
+    const least = edgeAt(i).least;
+    let place = i;
+    for (; place > 0 && sortedEdge(place - 1).least > least; place--)
+      store<i32>(sorted + (place << 2), load<i32>(sorted + ((place - 1) << 2)));
+    store<i32>(sorted + (place << 2), i);
+  }
+}
+
+@inline
+function sortedEdge(place: i32): RowEdge {
+  return edgeAt(load<i32>(sorted + (place << 2)));
+}
+
+/** Cuts the row at the height at which two edges cross, if they do. */
+function cutWhereMet(first: RowEdge, other: RowEdge): bool {
+  const from = max(first.startY, other.startY);
+  const to = min(first.endY, other.endY);
+  if (from >= to) return true;
+  const apart = other.pixel - first.pixel + (other.x - first.x);
+  const height = first.slope === other.slope && apart === 0 ? from : rounded(apart / (first.slope - other.slope));
+  return ((height <= from || height >= to) && (height !== from || apart !== 0)) || cut(height);
 }
 
 /** Cuts the row where edges begin and end; false where that is too often. */
@@ -181,7 +243,7 @@ function addOutermost(y: i32, evenOdd: bool): void {
     const count = sortAt((from + to) / 2);
     let winding = 0;
     for (let place = 0; place < count; place++) {
-      const edge = edgeAt(load<i32>(sorted + (place << 2)));
+      const edge = sortedEdge(place);
       const wasInside = evenOdd ? (winding & 1) !== 0 : winding !== 0;
       winding += edge.sign;
       const isInside = evenOdd ? (winding & 1) !== 0 : winding !== 0;
