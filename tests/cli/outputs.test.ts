@@ -39,13 +39,13 @@ const bytes = (name: string): Buffer => readFileSync(at(name));
 const frames = (name: string): string[] => readdirSync(at(name)).sort();
 
 describe('many frames', () => {
-  test.each(['wakes.ts', 'trails.ts'])('%s: alone, in a run, by one thread or two, again: the same bytes', async (file) => {
-    for (const [name, workers] of [['one', '1'], ['two', '2'], ['again', '2']])
+  test.each(['wakes.ts', 'trails.ts'])('%s: alone, in a run, by one thread or three, again: the same bytes', async (file) => {
+    for (const [name, workers] of [['one', '1'], ['three', '3'], ['again', '3']])
       expect((await run('render', file, '-o', `${file}-${name}/%03d.png`, '--workers', workers, '-q')).code).toBe(0);
     await run('render', file, '-o', `${file}-part/%03d.svg`, '--frames', '20..22', '-q');
     expect(frames(`${file}-one`)).toHaveLength(60);
     for (const frame of frames(`${file}-one`))
-      for (const name of ['two', 'again']) expect(bytes(`${file}-${name}/${frame}`).equals(bytes(`${file}-one/${frame}`))).toBe(true);
+      for (const name of ['three', 'again']) expect(bytes(`${file}-${name}/${frame}`).equals(bytes(`${file}-one/${frame}`))).toBe(true);
     for (const number of [0, 21, 59]) {
       const { bytes: alone } = await run('render', file, '-o', '-', '--frame', String(number));
       const inRun = decode(bytes(`${file}-one/${String(number).padStart(3, '0')}.png`));
@@ -56,6 +56,12 @@ describe('many frames', () => {
     const drawing = (text: Buffer): string => text.toString().replace(/<metadata>[^<]*| *<desc>[^<]*<\/desc>\n/g, '');
     expect(drawing(bytes(`${file}-part/021.svg`))).toBe(drawing(svg));
   }, 60_000); // prettier-ignore
+
+  test('a large picture that threads share has the bytes that one makes', async () => {
+    for (const workers of ['1', '3'])
+      expect((await run('render', 'trails.ts', '-o', `large-${workers}.png`, '--frame', '4', '--size', '6000x3000', '--workers', workers, '-q')).code).toBe(0);
+    expect(bytes('large-3.png').equals(bytes('large-1.png'))).toBe(true);
+  }); // prettier-ignore
 
   test.each(['gif', 'apng', 'y4m'])('%s: one thread or two, again, and by itself: the same bytes', async (kind) => {
     const made = async (name: string, ...more: string[]): Promise<Buffer> => {

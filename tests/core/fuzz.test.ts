@@ -1,6 +1,7 @@
 import { beforeAll, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { loadFonts, rasterize } from '../../packages/frame-juggler/src/index.ts';
+import { RasterSurface } from '../../packages/frame-juggler/src/surfaces/raster/surface.ts';
 import { ordinarySketches, randomSketches, recorded } from '../fixtures/random-sketch.ts';
 
 /*
@@ -22,6 +23,26 @@ test('ordinary random sketches have something to see: in nine of ten at least th
   });
   expect(seen.filter((count) => count >= 3).length / samples.length).toBeGreaterThan(0.9);
 });
+
+test('a frame that is drawn in bands of rows has the pixels of the whole', () => {
+  const whole = new RasterSurface();
+  const band = new RasterSurface();
+  fc.assert(
+    fc.property(ordinarySketches, fc.uniqueArray(fc.integer({ min: 1, max: 99 }), { maxLength: 3 }), (sketch, cuts) => {
+      const frame = recorded(sketch);
+      whole.draw(frame);
+      const { height } = whole.drawn;
+      const edges = [0, ...cuts.map((cut) => Math.ceil((cut * height) / 100)).sort((a, b) => a - b), height];
+      const bands = edges.slice(1).map((end, i) => {
+        band.reset();
+        band.draw(frame, [edges[i], end]);
+        return band.premultiplied.slice();
+      });
+      expect(Buffer.compare(Buffer.concat(bands), whole.premultiplied)).toBe(0);
+    }),
+    { numRuns: Math.min(runs, 1000) },
+  );
+}, 600_000);
 
 test(`${runs} random sketches`, () => {
   fc.assert(

@@ -1,5 +1,5 @@
 import { Tinypool } from 'tinypool';
-import { draw, type DrawTask, type PackTask } from './draw.ts';
+import { draw, drawShare, type DrawTask, type PackTask, type ShareTask } from './draw.ts';
 import { withSharedPictures } from './picture-memory.ts';
 
 /** Draws frames in threads of their own; in this one where there are to be none. */
@@ -17,15 +17,25 @@ export class DrawPool {
   /** Indices are handed over, not copied: they are no longer there afterwards. */
   async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
     if (this.threads === 0) return draw(task);
+    const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
+    const transferList = 'indices' in task ? [task.indices.buffer as ArrayBuffer] : [];
+    return this.run(sent, transferList) as Promise<Uint8Array>;
+  }
+
+  /** Draws a share of a frame. */
+  async share(task: ShareTask): Promise<void> {
+    if (this.threads === 0) return drawShare(task);
+    await this.run({ ...task, frame: withSharedPictures(task.frame) });
+  }
+
+  private run(task: unknown, transferList: ArrayBuffer[] = []): Promise<unknown> {
     this.pool ??= new Tinypool({
       filename: new URL('./draw-worker.js', import.meta.url).href,
       minThreads: this.threads,
       maxThreads: this.threads,
       isolateWorkers: false,
     });
-    const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
-    const transferList = 'indices' in task ? [task.indices.buffer as ArrayBuffer] : [];
-    return this.pool.run(sent, { transferList }) as Promise<Uint8Array>;
+    return this.pool.run(task, { transferList });
   }
 
   async close(): Promise<void> {

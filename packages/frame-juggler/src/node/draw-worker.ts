@@ -1,11 +1,12 @@
 import Tinypool from 'tinypool';
-import { draw, type DrawTask, type PackTask } from './draw.ts';
+import { draw, drawShare, type DrawTask, type PackTask, type ShareTask } from './draw.ts';
 import { ReceivedPictures } from './picture-memory.ts';
 
 const pictures = new ReceivedPictures();
 
 /** What a worker of the draw pool does. Its bytes are handed over, not copied. */
-export default function work(task: DrawTask | PackTask): unknown {
+export default function work(task: DrawTask | PackTask | ShareTask): unknown {
+  if ('frame' in task) return drawShare({ ...task, frame: pictures.restore(task.frame) });
   const received = 'frames' in task ? { ...task, frames: task.frames.map((frame) => pictures.restore(frame)) } : task;
   const bytes = draw(received);
   // Node's pooled buffers cannot be handed over.

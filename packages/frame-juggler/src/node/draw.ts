@@ -1,7 +1,7 @@
 import { packGifIndices } from '../formats/gif.ts';
 import { y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
-import { RasterSurface, type Rendering } from '../surfaces/raster/surface.ts';
+import { RasterSurface, type KeptPixels, type Rendering, type Rows } from '../surfaces/raster/surface.ts';
 import { svgParts } from '../surfaces/svg/svg.ts';
 import { encodePng } from './png.ts';
 import type { Provenance } from './provenance.ts';
@@ -13,10 +13,18 @@ export type Product =
   | { readonly type: 'pixels' }
   | { readonly type: 'y4m'; readonly chroma: Chroma };
 
-/** What is to be drawn: frames, each over what is left of the one before, or a rendering that is drawn already. */
+/** What is to be drawn: frames, each over what is left of the one before, or what is drawn already. */
 export type DrawTask = { readonly product: Product } & (
-  { readonly frames: readonly Frame[] } | { readonly rendering: Rendering }
+  { readonly frames: readonly Frame[] } | { readonly kept: KeptPixels }
 );
+
+/** Some rows of a frame, to be drawn over what is left of those of another picture. All of it is shared between threads. */
+export interface ShareTask {
+  readonly frame: Frame;
+  readonly rows: Rows;
+  readonly under: KeptPixels | undefined;
+  readonly into: KeptPixels;
+}
 
 /** What is only to be packed: the indices of a GIF's frame. */
 export interface PackTask {
@@ -25,17 +33,34 @@ export interface PackTask {
 
 const surface = new RasterSurface();
 
+/** Draws a share of a frame into the memory that was given for it. */
+export function drawShare({ frame, rows, under, into }: ShareTask): void {
+  surface.reset();
+  if (under !== undefined) surface.put({ ...under, rows, pixels: rowsOf(under, rows) });
+  surface.draw(frame, rows);
+  rowsOf(into, rows).set(surface.premultiplied);
+}
+
+function rowsOf({ width, pixels }: KeptPixels, [first, end]: Rows): Uint8Array {
+  return pixels.subarray(first * width * 4, end * width * 4);
+}
+
 /** Draws, or packs, and makes the bytes that were asked for. The same task gives the same bytes in whichever thread. */
 export function draw(task: DrawTask | PackTask): Uint8Array {
   if ('indices' in task) return packGifIndices(task.indices);
   const { product } = task;
   if (product.type === 'svg') {
-    if (!('frames' in task)) throw new Error('SVG is written from frames, not from renderings');
+    if (!('frames' in task)) throw new Error('SVG is written from frames, not from pixels');
     return inUtf8(svgParts(task.frames, product.texts));
   }
-  if ('rendering' in task) return encode(task.rendering, product);
-  surface.reset();
-  for (const frame of task.frames) surface.draw(frame);
+  if ('frames' in task) {
+    surface.reset();
+    for (const frame of task.frames) surface.draw(frame);
+  } else {
+    const { kept } = task;
+    if (kept.opaque) return encode({ ...kept, data: kept.pixels }, product);
+    surface.put(kept);
+  }
   return encode(surface.drawn, product);
 }
 

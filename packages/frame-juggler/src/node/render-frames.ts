@@ -3,6 +3,7 @@ import type { Run } from '../sketch/run.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { sharesOf } from '../review/describe.ts';
 import { frameInWords } from '../review/words.ts';
+import { BandedDrawing } from './banded-drawing.ts';
 import type { DrawTask, Product } from './draw.ts';
 import type { DrawPool } from './draw-pool.ts';
 import type { Output } from './outputs/output.ts';
@@ -24,7 +25,6 @@ export interface RenderOptions {
  */
 export async function renderFrames(run: Run, output: Output, options: RenderOptions): Promise<void> {
   const { pool, signal, onFrame } = options;
-  const [first, last] = options.frames;
   const queue: { readonly frame: number; readonly bytes: Promise<Uint8Array> }[] = [];
   let done = 0;
   const settle = async (max: number): Promise<void> => {
@@ -34,7 +34,7 @@ export async function renderFrames(run: Run, output: Output, options: RenderOpti
       onFrame(++done);
     }
   };
-  const tasks = tasksOf(run, output, first, last);
+  const tasks = tasksOf(run, output, options);
   try {
     for (;;) {
       const next = await tasks.next().catch(async (error: unknown) => {
@@ -42,10 +42,10 @@ export async function renderFrames(run: Run, output: Output, options: RenderOpti
         throw error;
       });
       if (next.done === true || signal?.aborted === true) break;
-      const { frame, task } = next.value;
-      if (task === undefined) onFrame(++done);
+      const { frame, work } = next.value;
+      if (work === undefined) onFrame(++done);
       else {
-        const bytes = pool.draw(task);
+        const bytes = Promise.resolve(work.task).then((task) => pool.draw(task)).finally(work.release); // prettier-ignore
         // It is awaited later: till then its failure must not count as unhandled.
         bytes.catch(() => undefined);
         queue.push({ frame, bytes });
@@ -58,52 +58,75 @@ export async function renderFrames(run: Run, output: Output, options: RenderOpti
   }
 }
 
-/** What is to be drawn, frame by frame; no task where the output has the frame already. */
+/** A frame's task, and what is called once it is done. */
+interface Work {
+  readonly task: DrawTask | Promise<DrawTask>;
+  readonly release?: () => void;
+}
+
+/** What is to be drawn, frame by frame; nothing where the output has the frame already. */
 async function* tasksOf(
   run: Run,
   output: Output,
-  first: number,
-  last: number,
-): AsyncGenerator<{ frame: number; task: DrawTask | undefined }, undefined> {
-  const makeTask = taskMaker(run, output.product(first).type === 'svg');
+  { frames: [first, last], pool }: RenderOptions,
+): AsyncGenerator<{ frame: number; work: Work | undefined }, undefined> {
+  const isFew = last - first + 1 < pool.threads;
+  const makeWork = workMaker(run, output.product(first).type === 'svg', pool, isFew);
   for (let frame = first; frame <= last; frame++) {
     const isThere = output.has?.(frame) === true;
     // Under a carry later frames stand on this one, even if its file is there.
-    if (isThere && run.sketch.carry === 0) yield { frame, task: undefined };
+    if (isThere && run.sketch.carry === 0) yield { frame, work: undefined };
     else {
-      const task = await makeTask(frame, output.product(frame));
-      yield { frame, task: isThere ? undefined : task };
+      const work = await makeWork(frame, output.product(frame));
+      if (isThere) work.release?.();
+      yield { frame, work: isThere ? undefined : work };
     }
   }
 }
 
-/** Paints a frame and makes the task of drawing it. */
-function taskMaker(run: Run, isSvg: boolean): (frame: number, product: DrawTask['product']) => Promise<DrawTask> {
+/**
+ * Paints a frame and makes the task of drawing it.
+ * @param isFew whether there are fewer frames than threads
+ */
+function workMaker(
+  run: Run,
+  isSvg: boolean,
+  pool: DrawPool,
+  isFew: boolean,
+): (frame: number, product: Product) => Promise<Work> {
   let shown = -1;
-  const drawTo = async (frame: number, draw: (painted: Frame) => void): Promise<void> => {
-    await run.drawTo(frame, shown, draw);
+  let last: Frame | undefined;
+  const drawTo = async (frame: number, draw: (painted: Frame) => void | Promise<void>): Promise<Frame> => {
+    await run.drawTo(frame, shown, (painted) => draw((last = painted)));
     shown = run.frame;
+    return last!;
   };
-  if (run.sketch.carry === 0)
-    return async (frame, product) => {
-      let painted: Frame | undefined;
-      await drawTo(frame, (each) => void (painted = each));
-      return { frames: [painted!], product: withWords(product, painted!) };
-    };
-  if (isSvg) {
+  const { carry } = run.sketch;
+  if (isSvg && carry > 0) {
     const visible = new VisibleFrames();
     return async (frame, product) => {
-      await drawTo(frame, (painted) => visible.add(painted));
-      return { frames: visible.frames.slice(), product: withWords(product, visible.frames.at(-1)!) };
+      const painted = await drawTo(frame, (each) => visible.add(each));
+      return { task: { frames: visible.frames.slice(), product: withWords(product, painted) } };
     };
   }
-  // Each picture stands on the one before, so they are drawn here; only the packing is spread.
+  if (isSvg || (carry === 0 && !(isFew && pool.threads > 0)))
+    return async (frame, product) => {
+      const painted = await drawTo(frame, () => undefined);
+      return { task: { frames: [painted], product: withWords(product, painted) } };
+    };
+  // Each picture stands on the one before, or there are few: only the packing can be spread, and each frame itself.
+  if (pool.threads > 0) {
+    const drawing = new BandedDrawing(pool);
+    return async (frame, product) => {
+      const painted = await drawTo(frame, (each) => drawing.draw(each));
+      const { drawn, release } = drawing.take();
+      return { task: drawn.then((kept) => ({ kept, product: withWords(product, painted) })), release };
+    };
+  }
   const surface = new RasterSurface();
   return async (frame, product) => {
-    let last: Frame | undefined;
-    await drawTo(frame, (painted) => surface.draw((last = painted)));
-    const { data, ...rest } = surface.drawn;
-    return { rendering: { ...rest, data: data.slice() }, product: withWords(product, last!) };
+    const painted = await drawTo(frame, (each) => surface.draw(each));
+    return { task: { kept: surface.copy(), product: withWords(product, painted) } };
   };
 }
 

@@ -72,8 +72,9 @@ export interface Rendered {
   readonly bytes: number | undefined;
 }
 
-/** So few frames are drawn before threads of their own would have started. */
+/** So few frames, of no more pixels in all, are drawn before threads of their own would have started. */
 const fewFrames = 6;
+const fewPixels = 16e6;
 
 /**
  * Renders a sketch's frames to where an output's name says: `.png` and `.svg` hold one frame, `.gif`, `.apng`, `.y4m`,
@@ -90,7 +91,7 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
   const frames = target.many ? rangeOf(run, read.frames) : ([single, single] as const);
   const total = frames[1] - frames[0] + 1;
   const setting = settingOf(run, target, frames, read.source);
-  const pool = new DrawPool(threadsFor(total, read.workers));
+  const pool = new DrawPool(threadsFor(total, setting, read.workers));
   const opened = await openOutput(target, setting, read, pool);
   let done = 0;
   const onFrame = (count: number): void => {
@@ -127,11 +128,12 @@ async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void
   }
 }
 
-/** As many threads as there are cores, or as are asked for; never more than can be of help. */
-function threadsFor(frames: number, asked: number | undefined): number {
-  if (frames < fewFrames) return 0;
+/** As many threads as there are cores, or as are asked for; none where they would be of no help. */
+function threadsFor(frames: number, { width, height }: OutputSetting, asked: number | undefined): number {
   const cores = availableParallelism();
-  return Math.min(asked ?? cores, frames, 2 * cores);
+  const threads = Math.min(asked ?? cores, 2 * cores);
+  const isLittle = frames < fewFrames && (threads === 1 || frames * width * height <= fewPixels);
+  return isLittle ? 0 : threads;
 }
 
 function settingOf(run: Run, target: Target, frames: readonly [number, number], source: unknown): OutputSetting {

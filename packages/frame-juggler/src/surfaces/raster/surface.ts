@@ -21,10 +21,14 @@ export interface Rendering {
   readonly opaque: boolean;
 }
 
-/** What a raster surface has drawn, as it keeps it: premultiplied. */
+/** Some rows of a picture: the first, and the one after the last. */
+export type Rows = readonly [first: number, end: number];
+
+/** What a raster surface has drawn, as it keeps it: premultiplied, and no more than the rows that it drew. */
 export interface KeptPixels {
   readonly width: number;
   readonly height: number;
+  readonly rows: Rows;
   readonly pixels: Uint8Array;
   readonly opaque: boolean;
 }
@@ -37,8 +41,12 @@ export class RasterSurface {
   private readonly backend = new RasterBackend();
   private readonly compositor = new Compositor(this.backend);
 
-  /** Draws a frame. */
-  draw(frame: Frame): void {
+  /**
+   * Draws a frame.
+   * @param rows draws no others, and keeps no others: all by default
+   */
+  draw(frame: Frame, rows?: Rows): void {
+    this.backend.onlyRows = rows;
     this.compositor.draw(frame);
   }
 
@@ -49,8 +57,8 @@ export class RasterSurface {
 
   /** What has been drawn, to be put back later. */
   copy(): KeptPixels {
-    const { width, height, opaque, premultiplied } = this.backend;
-    return { width, height, opaque, pixels: premultiplied.slice() };
+    const { width, height, rows, opaque, premultiplied } = this.backend;
+    return { width, height, rows, opaque, pixels: premultiplied.slice() };
   }
 
   /** Goes back to what {@link copy} gave: the carry of the next frame stands on it. */
@@ -84,6 +92,10 @@ class RasterBackend implements Backend<number> {
   width = 0;
   height = 0;
   opaque = false;
+  /** The rows that are drawn. */
+  rows: Rows = [0, 0];
+  /** Those that the next frame is to have, where it is not to have all. */
+  onlyRows: Rows | undefined;
   private readonly engine = new Engine();
   private readonly paints = new Paints(this.engine);
   /** Where pixels are written that are no longer premultiplied; 0 where none were. */
@@ -91,7 +103,7 @@ class RasterBackend implements Backend<number> {
 
   begin({ width, height, background, carry, toPixels, frame }: Stage): { layer: number; base: Matrix } {
     const { calls } = this.engine;
-    const left = this.resize(width, height) ? 0 : carry;
+    const left = this.resize(width, height, this.onlyRows ?? [0, height]) ? 0 : carry;
     if (left === 0) calls.clear(background);
     else if (left < 1) calls.fade(background, left);
     // Nothing that is put over an opaque picture, in whatever blend mode, lets anything through.
@@ -102,23 +114,24 @@ class RasterBackend implements Backend<number> {
     return { layer: 0, base: toPixels };
   }
 
-  /** Sets the size of the canvas; whether that is a new one, with nothing on it. */
-  private resize(width: number, height: number): boolean {
-    if (width === this.width && height === this.height) return false;
+  /** Sets the size of the canvas and the rows of it; whether those are new, with nothing on them. */
+  private resize(width: number, height: number, rows: Rows): boolean {
+    const [first, end] = rows;
+    if (width === this.width && height === this.height && first === this.rows[0] && end === this.rows[1]) return false;
     if (this.straightAt !== 0) this.engine.calls.release(this.straightAt);
     this.straightAt = 0;
     try {
-      this.engine.calls.resize(width, height, 0, height);
+      this.engine.calls.resize(width, height, first, end);
     } catch (cause) {
       const problem = `a picture of ${width} × ${height} pixels does not fit into memory`;
       throw new SketchError({ problem, expected: 'expected a smaller one, or a lower density', cause });
     }
-    [this.width, this.height] = [width, height];
+    [this.width, this.height, this.rows] = [width, height, rows];
     return true;
   }
 
-  put({ width, height, opaque, pixels }: KeptPixels): void {
-    this.resize(width, height);
+  put({ width, height, rows, opaque, pixels }: KeptPixels): void {
+    this.resize(width, height, rows);
     this.opaque = opaque;
     this.premultiplied.set(pixels);
   }
@@ -161,13 +174,17 @@ class RasterBackend implements Backend<number> {
 
   /** The pixels as they are kept. They are there until the next frame is begun. */
   get premultiplied(): Uint8Array {
-    return this.engine.bytes(this.engine.calls.pixelsOf(0), this.width * this.height * 4);
+    return this.engine.bytes(this.engine.calls.pixelsOf(0), this.length);
+  }
+
+  private get length(): number {
+    return this.width * (this.rows[1] - this.rows[0]) * 4;
   }
 
   /** The pixels with color no longer multiplied by alpha. */
   straight(): Uint8Array {
     const { calls } = this.engine;
-    const length = this.width * this.height * 4;
+    const { length } = this;
     if (this.straightAt === 0) this.straightAt = calls.reserve(length);
     calls.straighten(this.straightAt);
     return this.engine.bytes(this.straightAt, length);

@@ -1,4 +1,5 @@
 import { chordStep, cosine, sine, turn } from './angles.ts';
+import { endRow, firstRow, height } from './layer.ts';
 import { Lines } from './lines.ts';
 
 /*
@@ -40,6 +41,30 @@ export function look(seenLeft: f64, seenTop: f64, seenRight: f64, seenBottom: f6
   top = seenTop;
   right = seenRight;
   bottom = seenBottom;
+}
+
+/** Whether a path lies above or below all rows that are drawn; not asked where those are all there are. */
+export function missesRows(path: usize, end: usize, a: f64, b: f64, c: f64, d: f64, e: f64, f: f64): bool {
+  if (firstRow === 0 && endRow === height) return false;
+  let least = Infinity;
+  let most = -Infinity;
+  while (path < end) {
+    const command = <i32>load<f64>(path);
+    const next = path + load<i32>(commandBytes + (command << 2));
+    if (command === arc) {
+      const reach = max(load<f64>(path, 24), load<f64>(path, 32)) * (Math.abs(b) + Math.abs(d));
+      const middle = b * load<f64>(path, 8) + d * load<f64>(path, 16) + f;
+      least = min(least, middle - reach);
+      most = max(most, middle + reach);
+    } else
+      for (let at = path + 8; at < next; at += 16) {
+        const y = b * load<f64>(at) + d * load<f64>(at, 8) + f;
+        least = min(least, y);
+        most = max(most, y);
+      }
+    path = next;
+  }
+  return least > <f64>endRow || most < <f64>firstRow;
 }
 
 /** Adds the path between two addresses to `lines`, under the transform `a b c d e f`. */

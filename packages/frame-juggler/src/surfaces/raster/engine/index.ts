@@ -1,5 +1,5 @@
 import { dash } from './dash.ts';
-import { arc, flatten, largestScale, look } from './flatten.ts';
+import { arc, flatten, largestScale, look, missesRows } from './flatten.ts';
 import { isInside } from './inside.ts';
 import {
   composite,
@@ -87,6 +87,7 @@ export function takePaint(onto: i32, record: usize, opacity: u32, mode: i32): vo
  * @param isSimple whether it is known to wind, one way, once about all that it covers
  */
 export function fill(evenOdd: bool, isLetters: bool, isSimple: bool, tolerance: f64): void {
+  if (missesRows(path, end, a, b, c, d, e, f)) return;
   const first = outlines.subpaths;
   flatten(path, end, a, b, c, d, e, f, tolerance, outlines);
   list(first, evenOdd, isSimple || isEllipse(), isLetters ? letters : area, brush);

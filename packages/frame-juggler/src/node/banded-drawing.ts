@@ -1,0 +1,68 @@
+import { pictureSize, type Frame } from '../frame/frame.ts';
+import { alphaOf } from '../paint/color.ts';
+import type { KeptPixels, Rows } from '../surfaces/raster/surface.ts';
+import type { DrawPool } from './draw-pool.ts';
+
+/*
+ * Threads share a frame: each draws some of its rows into memory that all of them see. A frame that stands on the one
+ * before, as under a carry, begins when that is drawn; what it becomes is packed meanwhile.
+ */
+
+/** A picture in shared memory, and the frames and tasks that still need it. */
+interface SharedPicture {
+  readonly kept: KeptPixels;
+  readonly memory: SharedArrayBuffer;
+  readonly drawn: Promise<unknown>;
+  users: number;
+}
+
+/** Draws frames one after the other, each over what its carry leaves of the last, all threads of a pool at one frame. */
+export class BandedDrawing {
+  private last: SharedPicture | undefined;
+  /** Memory that is used again: engines are slow to give it back. */
+  private spare: SharedArrayBuffer[] = [];
+
+  constructor(private readonly pool: DrawPool) {}
+
+  /** Begins to draw a frame, once the one before is drawn. */
+  async draw(frame: Frame): Promise<void> {
+    const before = this.last;
+    await before?.drawn;
+    const { width, height } = pictureSize(frame);
+    const under =
+      before?.kept.width === width && before.kept.height === height && frame.carry > 0 ? before.kept : undefined;
+    const memory = this.memoryOf(width * height * 4);
+    // As a surface finds it for the whole: the tasks cannot tell, as each has rows of its own.
+    const opaque = alphaOf(frame.background) === 255 && (under === undefined || under.opaque);
+    const kept = { width, height, rows: [0, height] as const, opaque, pixels: new Uint8Array(memory) };
+    const drawn = Promise.all(bandsOf(height, this.pool.threads).map((rows) => this.pool.share({ frame, rows, under, into: kept }))); // prettier-ignore
+    // It is awaited later: till then its failure must not count as unhandled.
+    drawn.catch(() => undefined);
+    this.last = { kept, memory, drawn, users: 1 };
+    if (before !== undefined) void drawn.finally(() => this.leave(before)).catch(() => undefined);
+  }
+
+  /** What is drawn last: once that is done, and for as long as `release` is not called. */
+  take(): { drawn: Promise<KeptPixels>; release: () => void } {
+    const picture = this.last!;
+    picture.users++;
+    return { drawn: picture.drawn.then(() => picture.kept), release: () => this.leave(picture) };
+  }
+
+  private memoryOf(bytes: number): SharedArrayBuffer {
+    this.spare = this.spare.filter((memory) => memory.byteLength === bytes);
+    return this.spare.pop() ?? new SharedArrayBuffer(bytes);
+  }
+
+  private leave(picture: SharedPicture): void {
+    if (--picture.users === 0) this.spare.push(picture.memory);
+  }
+}
+
+/** The rows of a picture in so many bands. */
+function bandsOf(height: number, count: number): Rows[] {
+  const edge = (band: number): number => Math.round((band * height) / count);
+  return Array.from({ length: count }, (_, band): Rows => [edge(band), edge(band + 1)]).filter(
+    ([first, end]) => end > first,
+  );
+}
