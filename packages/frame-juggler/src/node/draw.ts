@@ -56,11 +56,7 @@ export function draw(task: DrawTask | PackTask): Uint8Array {
   if ('frames' in task) {
     surface.reset();
     for (const frame of task.frames) surface.draw(frame);
-  } else {
-    const { kept } = task;
-    if (kept.opaque) return encode({ ...kept, data: kept.pixels }, product);
-    surface.put(kept);
-  }
+  } else surface.put(task.kept);
   return encode(surface.drawn, product);
 }
 
@@ -84,9 +80,9 @@ function inUtf8(parts: Iterable<string>): Buffer {
   return bytes;
 }
 
-/** What is made of a rendering. */
+/** What is made of what the surface has drawn. */
 const encoders: Encoders = {
-  png: (rendering, { texts }) => encodePng(rendering, texts),
+  png: (rendering, { texts }) => encodePng(rendering, texts, rendering.opaque ? surface.rowsWithoutAlpha : undefined),
   y4m: ({ data, width, height }, { chroma }) => y4mFrame(data, width, height, chroma),
   // The surface draws on in the same memory.
   pixels: ({ data }) => data.slice(),

@@ -16,16 +16,13 @@ const colorTypes = { rgb: 2, rgba: 6 } as const;
 /** A picture; whether all of it is opaque is found out where it is not given. */
 type Pixels = Omit<Rendering, 'opaque'> & Partial<Pick<Rendering, 'opaque'>>;
 
-/** Where rows are laid out for packing: new memory for each picture would take as long as the laying out. */
-let rowsMemory = new Uint8Array(0);
-
-/** A picture as a PNG file: without an alpha channel where every pixel is opaque. The same picture, the same bytes. */
-export function encodePng(picture: Pixels, from: Provenance = {}): Uint8Array {
+/**
+ * A picture as a PNG file: without an alpha channel where every pixel is opaque. The same picture, the same bytes.
+ * @param rows its rows as PNG packs them, where they are there: see {@link pngRows}
+ */
+export function encodePng(picture: Pixels, from: Provenance = {}, rows?: Uint8Array): Uint8Array {
   const { opaque = isOpaque(picture.data) } = picture;
-  const whole = wholeOf(picture);
-  const length = rowsLength(whole, opaque);
-  if (rowsMemory.length < length) rowsMemory = new Uint8Array(length);
-  const data = deflateSync(pngRows(picture, whole, opaque, rowsMemory.subarray(0, length)), packing);
+  const data = deflateSync(rows ?? pngRows(picture, wholeOf(picture), opaque), packing);
   return Buffer.concat([...pngHead(picture, opaque, from), pngChunk('IDAT', data), pngEnd()]);
 }
 
@@ -79,24 +76,16 @@ function provenanceChunks(from: Provenance): Uint8Array[] {
   return Object.entries(from).map(([keyword, text]) => pngChunk('iTXt', Buffer.from(`${keyword}\0\0\0\0\0${text}`)));
 }
 
-/**
- * The pixels of a rectangle as PNG packs them: each row behind a 0, no filter. Flat colors pack best so.
- * @param into where they go; new memory by default
- */
-export function pngRows(
-  { width, data }: Pixels,
-  rect: PixelRect,
-  opaque: boolean,
-  into = new Uint8Array(rowsLength(rect, opaque)),
-): Uint8Array {
+/** The pixels of a rectangle as PNG packs them: each row behind a 0, no filter. Flat colors pack best so. */
+export function pngRows({ width, data }: Pixels, rect: PixelRect, opaque: boolean): Uint8Array {
   const length = rect.width * (opaque ? 3 : 4);
+  const into = new Uint8Array((length + 1) * rect.height);
   const words = wordsOf(data);
   const packed = new Uint32Array(Math.ceil(rect.width / 4) * 3);
   const packedBytes = new Uint8Array(packed.buffer);
   for (let row = 0; row < rect.height; row++) {
     const from = (rect.y + row) * width + rect.x;
     const to = row * (length + 1) + 1;
-    into[to - 1] = 0;
     if (!opaque) into.set(data.subarray(from * 4, (from + rect.width) * 4), to);
     else {
       packThreeBytes(words, from, rect.width, packed);
@@ -104,10 +93,6 @@ export function pngRows(
     }
   }
   return into;
-}
-
-function rowsLength({ width, height }: PixelRect, opaque: boolean): number {
-  return (width * (opaque ? 3 : 4) + 1) * height;
 }
 
 /** Leaves alpha out: four words of four bytes become three. What lies behind the last pixel is of no account. */

@@ -31,6 +31,7 @@ export interface EngineCalls {
   paintList(): void;
   pixelsOf(layer: Layer): Address;
   straighten(out: Address): void;
+  packRows(out: Address): void;
   takeColor(layer: Layer, color: number, opacity: number, blend: number): void;
   takePaint(layer: Layer, record: Address, opacity: number, blend: number): void;
   fillTable(stops: Address, count: number, out: Address): void;

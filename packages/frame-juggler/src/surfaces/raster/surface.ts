@@ -83,6 +83,11 @@ export class RasterSurface {
     const { width, height, opaque } = this.backend;
     return { width, height, data: opaque ? this.backend.premultiplied : this.backend.straight(), opaque };
   }
+
+  /** The rows of what has been drawn without alpha, three bytes a pixel, each row behind a byte of 0. */
+  get rowsWithoutAlpha(): Uint8Array {
+    return this.backend.rowsWithoutAlpha();
+  }
 }
 
 /** Draws through the engine. A layer is a number of the engine's; the first is what the frame is drawn on. */
@@ -98,8 +103,8 @@ class RasterBackend implements Backend<number> {
   onlyRows: Rows | undefined;
   private readonly engine = new Engine();
   private readonly paints = new Paints(this.engine);
-  /** Where pixels are written that are no longer premultiplied; 0 where none were. */
-  private straightAt = 0;
+  /** Where pixels are written in another form; 0 where none were. */
+  private outAt = 0;
 
   begin({ width, height, background, carry, toPixels, frame }: Stage): { layer: number; base: Matrix } {
     const { calls } = this.engine;
@@ -118,8 +123,8 @@ class RasterBackend implements Backend<number> {
   private resize(width: number, height: number, rows: Rows): boolean {
     const [first, end] = rows;
     if (width === this.width && height === this.height && first === this.rows[0] && end === this.rows[1]) return false;
-    if (this.straightAt !== 0) this.engine.calls.release(this.straightAt);
-    this.straightAt = 0;
+    if (this.outAt !== 0) this.engine.calls.release(this.outAt);
+    this.outAt = 0;
     try {
       this.engine.calls.resize(width, height, first, end);
     } catch (cause) {
@@ -183,11 +188,19 @@ class RasterBackend implements Backend<number> {
 
   /** The pixels with color no longer multiplied by alpha. */
   straight(): Uint8Array {
-    const { calls } = this.engine;
-    const { length } = this;
-    if (this.straightAt === 0) this.straightAt = calls.reserve(length);
-    calls.straighten(this.straightAt);
-    return this.engine.bytes(this.straightAt, length);
+    this.engine.calls.straighten(this.outAddress);
+    return this.engine.bytes(this.outAt, this.length);
+  }
+
+  rowsWithoutAlpha(): Uint8Array {
+    this.engine.calls.packRows(this.outAddress);
+    return this.engine.bytes(this.outAt, (this.width * 3 + 1) * (this.rows[1] - this.rows[0]));
+  }
+
+  /** Room for the pixels in whatever form is asked for. */
+  private get outAddress(): number {
+    if (this.outAt === 0) this.outAt = this.engine.calls.reserve(this.length + 16);
+    return this.outAt;
   }
 
   /** Takes up what is painted with; false where it paints nothing. */

@@ -16,7 +16,7 @@ import {
 import { Lines } from './lines.ts';
 import { area, letters, pen } from './shape.ts';
 import { aim, list, outlines, paintList } from './list.ts';
-import { fadeTo, fillWords, premultiply, unpremultiply } from './pixels.ts';
+import { dropAlpha, fadeTo, fillWords, premultiply, unpremultiply } from './pixels.ts';
 import { fillTable } from './shade.ts';
 import { Brush } from './spans.ts';
 import { allocate, free } from './memory.ts';
@@ -256,4 +256,12 @@ export function premultiplyAll(at: usize, count: i32): bool {
 /** Writes the first layer's pixels, no longer premultiplied. */
 export function straighten(out: usize): void {
   unpremultiply(layerOf(0).pixels, width * (endRow - firstRow), out);
+}
+
+/** Writes the first layer's rows without alpha, each behind a byte of 0; one byte more may be written than that is. */
+export function packRows(out: usize): void {
+  for (let y = firstRow; y < endRow; y++, out += <usize>width * 3 + 1) {
+    store<u8>(out, 0);
+    dropAlpha(layerOf(0).at(0, y), width, out + 1);
+  }
 }
