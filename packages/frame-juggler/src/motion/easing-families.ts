@@ -8,6 +8,12 @@ import { exp } from '../maths/exponent.ts';
 /** From how far a motion has come in time, 0 to 1, to how far it has come: 0 to 1 as well, or beyond for an overshoot. */
 export type Easing = (progress: number) => number;
 
+/**
+ * An easing as keyframes use it.
+ * @param before whether its time has not begun: a jump at 0 is then still to come
+ */
+export type EasingCurve = (progress: number, before?: boolean) => number;
+
 /** 2 to the power of −10 · t, made to reach 1 at 0 and 0 at 1. */
 const fade = (t: number): number => (exp(-10 * Math.LN2 * t) - 1 / 1024) / (1 - 1 / 1024);
 

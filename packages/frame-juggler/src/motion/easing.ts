@@ -1,12 +1,12 @@
 import { fail, suggest } from '../error.ts';
 import { finite } from '../schema/kind.ts';
 import { cubicBezier } from './cubic-bezier.ts';
-import { easingFamilies, type Easing } from './easing-families.ts';
+import { easingFamilies, type Easing, type EasingCurve } from './easing-families.ts';
 
 export type { Easing };
 
 /** Easings by name: those of CSS, and the usual families with `-in`, `-out` and `-in-out`. */
-const named: Readonly<Record<string, Easing>> = {
+const named: Readonly<Record<string, EasingCurve>> = {
   linear: (t) => t,
   ease: cubicBezier(0.25, 0.1, 0.25, 1),
   'ease-in': cubicBezier(0.42, 0, 1, 1),
@@ -27,7 +27,8 @@ export function easing(syntax: string): Easing {
   return (progress) => curve(finite.read('easing', 'progress', progress));
 }
 
-function readEasing(syntax: string): Easing {
+/** The curve of an easing, for who has checked what goes in. @throws SketchError where it cannot be read */
+export function readEasing(syntax: string): EasingCurve {
   if (typeof syntax !== 'string') return unreadable(syntax, "expected text: 'ease-in-out'");
   const text = syntax.trim().toLowerCase();
   if (Object.hasOwn(named, text)) return named[text];
@@ -77,10 +78,16 @@ function readSteps(syntax: string, [count = '', position = 'end', ...rest]: read
   return steps(Number(count), jump);
 }
 
-function steps(count: number, jump: Jump): Easing {
+/** CSS Easing 2, 2.3. */
+function steps(count: number, jump: Jump): EasingCurve {
   const first = jump === 'jump-start' || jump === 'jump-both' ? 1 : 0;
   const heights = count + (jump === 'jump-both' ? 1 : jump === 'jump-none' ? -1 : 0);
-  return (t) => Math.min(heights, Math.max(0, Math.floor(t * count) + first)) / heights;
+  return (t, before) => {
+    const whole = Math.floor(t * count);
+    const step = whole + first - (before === true && whole === t * count ? 1 : 0);
+    if (t >= 0 && step < 0) return 0;
+    return t <= 1 && step > heights ? 1 : step / heights;
+  };
 }
 
 /** CSS Easing 2, 2.1: outputs at inputs, straight lines between; inputs left out are spread evenly, and never fall. */
@@ -117,12 +124,12 @@ export function fillOffsets(given: readonly (number | undefined)[]): number[] {
     const offset = offsets[i];
     if (offset !== undefined) offsets[i] = least = Math.max(least, offset);
   }
-  for (let i = 1; i < offsets.length; i++) {
-    if (offsets[i] !== undefined) continue;
-    let next = i;
-    while (offsets[next] === undefined) next++;
-    const from = offsets[i - 1] as number;
-    offsets[i] = from + ((offsets[next] as number) - from) / (next - i + 1);
+  let known = 0;
+  for (let next = 1; next < offsets.length; next++) {
+    if (offsets[next] === undefined) continue;
+    const [from, to] = [offsets[known] as number, offsets[next] as number];
+    for (let i = known + 1; i < next; i++) offsets[i] = from + ((to - from) * (i - known)) / (next - known);
+    known = next;
   }
   return offsets as number[];
 }

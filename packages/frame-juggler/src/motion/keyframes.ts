@@ -4,7 +4,7 @@ import { isPoint, xOf, yOf, type Place, type Point } from '../schema/point.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { Color, type ColorLike } from '../paint/color.ts';
 import { ramp } from '../paint/mix.ts';
-import { easing, fillOffsets, type Easing } from './easing.ts';
+import { fillOffsets, readEasing } from './easing.ts';
 
 /** What keyframes can lead through: numbers, points, or colors. */
 export type KeyframeValue = number | Point | ColorLike;
@@ -81,57 +81,56 @@ export function keyframes<const Timing extends KeyframeTiming>(
 ): (seconds: number) => Filled<Color, Timing>;
 export function keyframes(list: Frames<KeyframeValue>, timing: KeyframeTiming): (seconds: number) => unknown {
   const { angles, ...read } = timingOptions.read(call, timing);
-  const progressAt = progressOf(read);
-  const valueAt = readFrames(list, angles);
-  return (seconds) => {
-    const progress = progressAt(finite.read(call, 'seconds', seconds));
-    return progress === undefined ? undefined : valueAt(progress);
-  };
+  const at = timed(read, readFrames(list, angles));
+  return (seconds) => at(finite.read(call, 'seconds', seconds));
 }
 
-/** From seconds to how far the iteration at hand has come; undefined where no value is in effect. */
-function progressOf(timing: Omit<Complete<typeof timingTable>, 'angles'>): (seconds: number) => number | undefined {
+/** What keyframes give, by how far the iteration at hand has come; and whether a jump there is still to come. */
+type ValueAt = (progress: number, before: boolean) => unknown;
+
+/** From seconds to the value; undefined where none is in effect. */
+function timed(timing: Omit<Complete<typeof timingTable>, 'angles'>, valueAt: ValueAt): (seconds: number) => unknown {
   const { duration, delay, iterations, direction, fill } = timing;
-  const ease = easing(timing.easing);
+  const ease = readEasing(timing.easing);
   const active = duration === 0 || iterations === 0 ? 0 : duration * iterations;
 
   return (seconds) => {
-    const before = seconds < delay;
-    const after = !before && seconds >= delay + active;
+    // A negative delay lets the animation begin on the way, but not before time does.
+    const before = seconds < Math.max(0, delay);
+    const after = !before && seconds >= Math.max(0, delay + active);
     if (before && fill !== 'backwards' && fill !== 'both') return undefined;
     if (after && fill !== 'forwards' && fill !== 'both') return undefined;
-    const activeTime = Math.min(active, Math.max(0, seconds - delay));
-    const overall = duration === 0 ? (before ? 0 : iterations) : activeTime / duration;
-    const atEnd = !before && activeTime === active && iterations !== 0;
+    const gone = Math.max(0, seconds - delay);
+    // What a division leaves over must not begin another iteration.
+    const overall = before ? (duration === 0 ? 0 : gone / duration) : gone >= active ? iterations : Math.min(iterations, gone / duration); // prettier-ignore
+    const atEnd = !before && overall === iterations && iterations !== 0;
     let progress = overall === Infinity ? 0 : overall % 1;
-    if (progress === 0 && atEnd && overall > 0) progress = 1;
+    if (progress === 0 && atEnd) progress = 1;
     const iteration = progress === 1 ? Math.floor(overall) - 1 : Math.floor(overall);
     const backwards =
       direction === 'reverse' ||
       (direction !== 'normal' && (iteration + (direction === 'alternate' ? 0 : 1)) % 2 === 1);
-    return ease(backwards ? 1 - progress : progress);
+    const isBefore = backwards ? after : before;
+    return valueAt(ease(backwards ? 1 - progress : progress, isBefore), isBefore);
   };
 }
 
-/** From progress to the value there; an easing that overshoots goes on beyond the first and the last. */
-function readFrames(
-  list: readonly (KeyframeValue | Keyframe<KeyframeValue>)[],
-  angles: boolean,
-): (progress: number) => unknown {
+/** From progress to the value there; beyond the first and the last it goes on by the curves of those. */
+function readFrames(list: readonly (KeyframeValue | Keyframe<KeyframeValue>)[], angles: boolean): ValueAt {
   frameList.read(call, 'list', list);
   const frames = list.map(readFrame);
   const offsets = frames.length === 1 ? [0] : fillOffsets(frames.map(({ offset }) => offset));
-  const eases: Easing[] = frames.map((frame) => easing(frame.easing));
+  const eases = frames.map((frame) => readEasing(frame.easing));
   const mixers = frames.slice(1).map((frame, i) => mixer(frames[i].value, frame.value, angles));
   if (mixers.length === 0) mixers.push(mixer(frames[0].value, frames[0].value, angles));
-  return (progress) => {
+  return (progress, before) => {
     let segment = 0;
     while (segment < mixers.length - 1 && progress >= offsets[segment + 1]) segment++;
     const length = (offsets[segment + 1] ?? 1) - offsets[segment];
     // Before the first offset and behind the last the nearest value holds, but an overshoot at 0 or 1 goes on.
     const local = length === 0 ? (progress < offsets[segment] ? 0 : 1) : (progress - offsets[segment]) / length;
     const held = offsets[0] > 0 && local < 0 ? 0 : (offsets.at(-1) as number) < 1 && local > 1 ? 1 : local;
-    return mixers[segment](held >= 0 && held <= 1 ? eases[segment](held) : held);
+    return mixers[segment](eases[segment](held, before));
   };
 }
 
