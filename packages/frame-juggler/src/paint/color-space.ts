@@ -18,6 +18,16 @@ function multiply(matrix: Matrix3, [x, y, z]: Channels): Channels {
   return [a[0] * x + a[1] * y + a[2] * z, b[0] * x + b[1] * y + b[2] * z, c[0] * x + c[1] * y + c[2] * z];
 }
 
+/** By cofactors. */
+function inverse([[a, b, c], [d, e, f], [g, h, i]]: Matrix3): Matrix3 {
+  const det = a * (e * i - f * h) - b * (d * i - f * g) + c * (d * h - e * g);
+  return [
+    [(e * i - f * h) / det, (c * h - b * i) / det, (b * f - c * e) / det],
+    [(f * g - d * i) / det, (a * i - c * g) / det, (c * d - a * f) / det],
+    [(d * h - e * g) / det, (b * g - a * h) / det, (a * e - b * d) / det],
+  ];
+}
+
 function each([a, b, c]: Channels, convert: (value: number) => number): Channels {
   return [convert(a), convert(b), convert(c)];
 }
@@ -34,7 +44,8 @@ const decode = (value: number): number =>
 
 /** Linear sRGB to sRGB. */
 export const linearToRgb = (linear: Channels): Channels => each(linear, encode);
-const rgbToLinear = (rgb: Channels): Channels => each(rgb, decode);
+/** sRGB to linear sRGB. */
+export const rgbToLinear = (rgb: Channels): Channels => each(rgb, decode);
 
 const xyzToLinear: Matrix3 = [
   [3.2409699419045226, -1.537383177570094, -0.4986107602930034],
@@ -58,59 +69,87 @@ export const xyzToRgb = (xyz: Channels): Channels => linearToRgb(multiply(xyzToL
 /** CIE XYZ under D50 to sRGB. */
 export const xyzD50ToRgb = (xyz: Channels): Channels => linearToRgb(multiply(xyzD50ToLinear, xyz));
 
+const linearToXyz = /* @__PURE__ */ inverse(xyzToLinear);
+
+/** sRGB to CIE XYZ under D65. */
+export const rgbToXyz = (rgb: Channels): Channels => multiply(linearToXyz, rgbToLinear(rgb));
+/** sRGB to CIE XYZ under D50. */
+export const rgbToXyzD50 = (rgb: Channels): Channels => multiply(linearToXyzD50, rgbToLinear(rgb));
+
 /** From a space of three lights to sRGB, by what makes its channels linear and by its matrix to XYZ. */
 const lights =
   (linearize: (value: number) => number, toXyz: Matrix3, xyzTo: (xyz: Channels) => Channels) =>
   (color: Channels): Channels =>
     xyzTo(multiply(toXyz, each(color, linearize)));
 
-/** Display P3 to sRGB. */
-export const displayP3ToRgb = /* @__PURE__ */ lights(
-  decode,
-  [
-    [0.486570948648216, 0.265667693169093, 0.1982172852343625],
-    [0.2289745640697487, 0.6917385218365062, 0.079286914093745],
-    [0, 0.0451133818589026, 1.043944368900976],
-  ],
-  xyzToRgb,
+/** The way back: from sRGB to a space of three lights. */
+const toLights =
+  (encodeOne: (value: number) => number, fromXyz: Matrix3, toXyz: (rgb: Channels) => Channels) =>
+  (rgb: Channels): Channels =>
+    each(multiply(fromXyz, toXyz(rgb)), encodeOne);
+
+const displayP3ToXyz: Matrix3 = [
+  [0.486570948648216, 0.265667693169093, 0.1982172852343625],
+  [0.2289745640697487, 0.6917385218365062, 0.079286914093745],
+  [0, 0.0451133818589026, 1.043944368900976],
+];
+/** Display P3 to sRGB, and back. */
+export const displayP3ToRgb = /* @__PURE__ */ lights(decode, displayP3ToXyz, xyzToRgb);
+export const rgbToDisplayP3 = /* @__PURE__ */ toLights(encode, /* @__PURE__ */ inverse(displayP3ToXyz), rgbToXyz);
+
+const a98ToXyz: Matrix3 = [
+  [0.5766690429101305, 0.1855582379065463, 0.1882286462349947],
+  [0.297344975250536, 0.6273635662554661, 0.0752914584939979],
+  [0.0270313613864123, 0.0706888525358272, 0.9913375368376386],
+];
+/** A98 RGB to sRGB, and back. */
+export const a98ToRgb = /* @__PURE__ */ lights((value) => signedPower(value, 563 / 256), a98ToXyz, xyzToRgb);
+export const rgbToA98 = /* @__PURE__ */ toLights(
+  (value) => signedPower(value, 256 / 563),
+  /* @__PURE__ */ inverse(a98ToXyz),
+  rgbToXyz,
 );
 
-/** A98 RGB to sRGB. */
-export const a98ToRgb = /* @__PURE__ */ lights(
-  (value) => signedPower(value, 563 / 256),
-  [
-    [0.5766690429101305, 0.1855582379065463, 0.1882286462349947],
-    [0.297344975250536, 0.6273635662554661, 0.0752914584939979],
-    [0.0270313613864123, 0.0706888525358272, 0.9913375368376386],
-  ],
-  xyzToRgb,
-);
-
-/** ProPhoto RGB to sRGB. */
+const prophotoToXyz: Matrix3 = [
+  [0.7977666449006423, 0.1351812974005331, 0.0313477341283922],
+  [0.2880748288194013, 0.7118352342418731, 0.0000899369387256],
+  [0, 0, 0.8251046025104602],
+];
+/** ProPhoto RGB to sRGB, and back. */
 export const prophotoToRgb = /* @__PURE__ */ lights(
   (value) => (Math.abs(value) >= 16 / 512 ? signedPower(value, 1.8) : value / 16),
-  [
-    [0.7977666449006423, 0.1351812974005331, 0.0313477341283922],
-    [0.2880748288194013, 0.7118352342418731, 0.0000899369387256],
-    [0, 0, 0.8251046025104602],
-  ],
+  prophotoToXyz,
   xyzD50ToRgb,
+);
+export const rgbToProphoto = /* @__PURE__ */ toLights(
+  (value) => (Math.abs(value) >= 1 / 512 ? signedPower(value, 1 / 1.8) : value * 16),
+  /* @__PURE__ */ inverse(prophotoToXyz),
+  rgbToXyzD50,
 );
 
 const alpha2020 = 1.09929682680944;
 const beta2020 = 0.018053968510807;
-/** Rec. 2020 to sRGB. */
+const rec2020ToXyz: Matrix3 = [
+  [0.6369580483012911, 0.1446169035862083, 0.1688809751641721],
+  [0.262700212011267, 0.6779980715188708, 0.059301716469862],
+  [0, 0.0280726930490874, 1.0609850577107909],
+];
+/** Rec. 2020 to sRGB, and back. */
 export const rec2020ToRgb = /* @__PURE__ */ lights(
   (value) =>
     Math.abs(value) < beta2020 * 4.5
       ? value / 4.5
       : signedPower((value + (alpha2020 - 1) * Math.sign(value)) / alpha2020, 1 / 0.45),
-  [
-    [0.6369580483012911, 0.1446169035862083, 0.1688809751641721],
-    [0.262700212011267, 0.6779980715188708, 0.059301716469862],
-    [0, 0.0280726930490874, 1.0609850577107909],
-  ],
+  rec2020ToXyz,
   xyzToRgb,
+);
+export const rgbToRec2020 = /* @__PURE__ */ toLights(
+  (value) =>
+    Math.abs(value) < beta2020
+      ? value * 4.5
+      : alpha2020 * signedPower(value, 0.45) - (alpha2020 - 1) * Math.sign(value),
+  /* @__PURE__ */ inverse(rec2020ToXyz),
+  rgbToXyz,
 );
 
 /** Hue in degrees, saturation and lightness from 0 to 1, to sRGB. */
@@ -143,6 +182,10 @@ export function hwbToRgb([hue, white, black]: Channels): Channels {
   const sum = white + black;
   if (sum >= 1) return [white / sum, white / sum, white / sum];
   return each(hslToRgb([hue, 1, 0.5]), (channel) => channel * (1 - sum) + white);
+}
+
+export function rgbToHwb(rgb: Channels): Channels {
+  return [rgbToHsl(rgb)[0], Math.min(...rgb), 1 - Math.max(...rgb)];
 }
 
 const white50: Channels = [0.3457 / 0.3585, 1, (1 - 0.3457 - 0.3585) / 0.3585];

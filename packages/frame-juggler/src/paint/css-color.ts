@@ -1,23 +1,19 @@
 /*
- * Reads colors as CSS Color 4 writes them. A color function is a row of a table: its channels, and its way to sRGB. A file
- * of our own, as the packages tried threw raw errors at some texts and took half a minute for a long one.
+ * Reads colors as CSS Color 4 writes them, and the relative and mixed ones of CSS Color 5. A file of our own, as the
+ * packages tried threw raw errors at some texts and took half a minute for a long one.
  */
-import { colorNames } from './color-names.ts';
+import { calculate, readQuantity, type Quantity } from './css-calc.ts';
 import {
-  a98ToRgb,
-  displayP3ToRgb,
-  fromPolar,
-  hslToRgb,
-  hwbToRgb,
-  labToRgb,
-  linearToRgb,
-  oklabToRgb,
-  prophotoToRgb,
-  rec2020ToRgb,
-  xyzD50ToRgb,
-  xyzToRgb,
-  type Channels,
-} from './color-space.ts';
+  alphaChannel,
+  colorFunctions,
+  colorSpaces,
+  rowOf,
+  type Channel,
+  type ColorFunction,
+} from './color-functions.ts';
+import { colorNames } from './color-names.ts';
+import type { Channels } from './color-space.ts';
+import { hueWays, interpolate, type HueWay } from './interpolate.ts';
 
 /** A color of sRGB: channels from 0 to 1, and beyond for what it cannot show; alpha from 0 to 1. */
 export interface Rgb {
@@ -25,82 +21,54 @@ export interface Rgb {
   readonly alpha: number;
 }
 
-/** How a channel is written: what a number is divided by, what 100 % stands for, and what it is cut to. */
-interface Channel {
-  readonly divisor: number;
-  /** Undefined for an angle, which can have a unit but no percent sign. */
-  readonly whole: number | undefined;
-  readonly min: number;
-  readonly max: number;
-}
-
-/** Beyond this no channel makes a difference, and its cube still is a number. */
-const farthest = 1e9;
-const channel = (whole: number | undefined, divisor = 1, min = -farthest, max = farthest): Channel => ({
-  divisor,
-  whole,
-  min,
-  max,
-});
-const hue = channel(undefined);
-const unit = channel(1);
-const alphaChannel = channel(1, 1, 0, 1);
-const percent = channel(1, 100);
-const byte = channel(1, 255);
-const chroma = (whole: number): Channel => channel(whole, 1, 0);
-const lightness = (whole: number): Channel => channel(whole, 1, 0, whole);
-
-/** A color function: its channels, and the way to sRGB. */
-type ColorFunction = readonly [a: Channel, b: Channel, c: Channel, toRgb: (channels: Channels) => Channels];
-
-const same = (rgb: Channels): Channels => rgb;
-
-/** The color functions of CSS, by name. */
-const colorFunctions: Readonly<Record<string, ColorFunction>> = {
-  rgb: [byte, byte, byte, same],
-  hsl: [hue, channel(1, 100, 0), percent, hslToRgb],
-  hwb: [hue, percent, percent, hwbToRgb],
-  lab: [lightness(100), channel(125), channel(125), labToRgb],
-  lch: [lightness(100), chroma(150), hue, (lch) => labToRgb(fromPolar(lch))],
-  oklab: [lightness(1), channel(0.4), channel(0.4), oklabToRgb],
-  oklch: [lightness(1), chroma(0.4), hue, (lch) => oklabToRgb(fromPolar(lch))],
-};
-
-const inUnits = (toRgb: ColorFunction[3]): ColorFunction => [unit, unit, unit, toRgb];
-
-/** The color spaces of `color()`, by name. */
-const colorSpaces: Readonly<Record<string, ColorFunction>> = {
-  srgb: inUnits(same),
-  'srgb-linear': inUnits(linearToRgb),
-  'display-p3': inUnits(displayP3ToRgb),
-  'a98-rgb': inUnits(a98ToRgb),
-  'prophoto-rgb': inUnits(prophotoToRgb),
-  rec2020: inUnits(rec2020ToRgb),
-  xyz: inUnits(xyzToRgb),
-  'xyz-d50': inUnits(xyzD50ToRgb),
-  'xyz-d65': inUnits(xyzToRgb),
-};
+/** Colors may stand within colors, but no deeper than anyone writes them. */
+const deepest = 16;
 
 /** Reads a color in CSS, or gives undefined where it is not one. */
-export function parseCssColor(css: string): Rgb | undefined {
-  const text = css.trim().toLowerCase();
+export function parseCssColor(css: string, depth = 0): Rgb | undefined {
+  const text = withoutComments(css).trim().toLowerCase();
   if (text.startsWith('#')) return hexDigits(text.slice(1));
   const open = text.indexOf('(');
   if (open === -1) return namedColor(text);
-  const inside = text.slice(open + 1, -1);
-  if (!text.endsWith(')') || /[()]/.test(inside)) return undefined;
+  if (!text.endsWith(')') || depth > deepest) return undefined;
   const name = text.slice(0, open);
+  const inside = text.slice(open + 1, -1);
+  const parts = split(inside, ',');
+  if (name === 'color-mix') return parts && mix(parts, depth);
   // Legacy functions have their alpha behind a comma or in a name of their own.
   const plain = name === 'rgba' || name === 'hsla' ? name.slice(0, -1) : name;
-  if (inside.includes(',')) return plain === 'rgb' || plain === 'hsl' ? parseLegacy(plain, inside) : undefined;
-  const slash = inside.indexOf('/');
-  const words = (slash === -1 ? inside : inside.slice(0, slash)).trim().split(/\s+/);
-  const space = name === 'color' ? own(colorSpaces, words.shift()!) : own(colorFunctions, plain);
-  return space && convert(space, words, slash === -1 ? '1' : inside.slice(slash + 1));
+  if (parts === undefined) return undefined;
+  if (parts.length > 1) return plain === 'rgb' || plain === 'hsl' ? parseLegacy(plain, parts) : undefined;
+  const [before = '', alpha, ...rest] = split(inside, '/') ?? [];
+  const words = split(before.trim(), ' ');
+  if (words === undefined || rest.length > 0) return undefined;
+  const origin = words[0] === 'from' ? parseCssColor(words.splice(0, 2)[1] ?? '', depth + 1) : undefined;
+  if (before.trim().startsWith('from') && origin === undefined) return undefined;
+  const row = name === 'color' ? rowOf(colorSpaces, words.shift() ?? '') : rowOf(colorFunctions, plain);
+  return row && convert(row, words, alpha, origin);
 }
 
-function own<T>(table: Readonly<Record<string, T>>, name: string): T | undefined {
-  return Object.hasOwn(table, name) ? table[name] : undefined;
+function withoutComments(css: string): string {
+  return css.includes('/*') ? css.replace(/\/\*[^]*?\*\//g, ' ') : css;
+}
+
+/** Parts between separators that stand in no parentheses; undefined where those do not match. ' ' stands for any space. */
+function split(text: string, separator: string): string[] | undefined {
+  const parts: string[] = [];
+  let depth = 0;
+  let from = 0;
+  const end = (to: number): void => {
+    if (separator !== ' ' || to > from) parts.push(text.slice(from, to));
+    from = to + 1;
+  };
+  for (let at = 0; at < text.length; at++) {
+    const character = text[at];
+    if (character === '(') depth++;
+    else if (character === ')' && --depth < 0) return undefined;
+    else if (depth === 0 && (character === separator || (separator === ' ' && /\s/.test(character)))) end(at);
+  }
+  end(text.length);
+  return depth === 0 ? parts : undefined;
 }
 
 function namedColor(name: string): Rgb | undefined {
@@ -119,23 +87,36 @@ function hexDigits(digits: string): Rgb | undefined {
 }
 
 /** `rgb(r, g, b, a)`: all numbers or all percentages; `hsl(h, s, l, a)`: with percent signs. */
-function parseLegacy(name: 'rgb' | 'hsl', inside: string): Rgb | undefined {
-  const parts = inside.split(',').map((part) => part.trim());
+function parseLegacy(name: 'rgb' | 'hsl', written: readonly string[]): Rgb | undefined {
+  const parts = written.map((part) => part.trim());
   const percents = parts.slice(0, 3).map((word) => word.endsWith('%'));
   const fits = name === 'hsl' ? percents[1] && percents[2] : percents[0] === percents[1] && percents[1] === percents[2];
-  if (!fits || inside.includes('none') || parts.length > 4) return undefined;
+  const isCalculated = parts.some((part) => part.includes('('));
+  if (!(fits || isCalculated) || parts.includes('none') || parts.length > 4) return undefined;
   return convert(colorFunctions[name], parts.slice(0, 3), parts[3]);
 }
 
-function convert([a, b, c, toRgb]: ColorFunction, words: readonly string[], alphaWord = '1'): Rgb | undefined {
+const noNames: ReadonlyMap<string, number> = new Map();
+
+/** A color by its channels as they are written. @param origin the color that it is relative to */
+function convert(row: ColorFunction, words: readonly string[], alphaWord?: string, origin?: Rgb): Rgb | undefined {
   if (words.length !== 3) return undefined;
-  const channels: Channels = [readChannel(words[0], a), readChannel(words[1], b), readChannel(words[2], c)];
-  const alpha = readChannel(alphaWord.trim(), alphaChannel);
-  return Number.isNaN(channels[0] + channels[1] + channels[2] + alpha) ? undefined : { rgb: toRgb(channels), alpha };
+  const names = origin === undefined ? noNames : namesOf(row, origin);
+  const read = (index: number): number => readChannel(words[index], row.channels[index], names);
+  const channels: Channels = [read(0), read(1), read(2)];
+  const alpha = alphaWord === undefined ? (origin?.alpha ?? 1) : readChannel(alphaWord.trim(), alphaChannel, names);
+  return Number.isNaN(channels[0] + channels[1] + channels[2] + alpha)
+    ? undefined
+    : { rgb: row.toRgb(channels), alpha };
 }
 
-const valuePattern = /^([+-]?(?:\d+(?:\.\d+)?|\.\d+)(?:e[+-]?\d+)?)(%|deg|grad|rad|turn)?$/;
-const degreesPer: Readonly<Record<string, number>> = { deg: 1, grad: 0.9, rad: 180 / Math.PI, turn: 360 };
+/** What the names of channels stand for in a color that is relative to another (CSS Color 5, 4.1). */
+function namesOf(row: ColorFunction, { rgb, alpha }: Rgb): ReadonlyMap<string, number> {
+  const channels = row.fromRgb(rgb);
+  const value = (index: number): number =>
+    index === row.hue && row.isGray?.(channels) ? 0 : channels[index] * row.channels[index].divisor;
+  return new Map([...[...row.names].map((name, index): [string, number] => [name, value(index)]), ['alpha', alpha]]);
+}
 
 /** What most channels are: a few digits, read without a pattern. NaN for all else. */
 function wholeNumber(word: string): number {
@@ -150,17 +131,52 @@ function wholeNumber(word: string): number {
 }
 
 /** A channel's value, or NaN where it is not one. A missing one (`none`) counts as 0, as CSS paints it. */
-function readChannel(word: string, { divisor, whole, min, max }: Channel): number {
+function readChannel(word: string, channel: Channel, names: ReadonlyMap<string, number>): number {
   if (word === 'none') return 0;
   const plain = wholeNumber(word);
-  if (plain >= 0 && whole !== undefined) return Math.min(max, Math.max(min, plain / divisor));
-  const [, digits, suffix] = valuePattern.exec(word) ?? [];
-  const number = Number(digits);
-  const value =
-    suffix === undefined
-      ? number / divisor
-      : (suffix === '%') === (whole === undefined)
-        ? NaN
-        : number * (whole === undefined ? degreesPer[suffix] : whole / 100);
-  return Math.min(max, Math.max(min, value));
+  const value = plain >= 0 ? { value: plain, unit: '' as const } : quantityOf(word, names);
+  return value === undefined ? NaN : Math.min(channel.max, Math.max(channel.min, inChannel(value, channel)));
+}
+
+function quantityOf(word: string, names: ReadonlyMap<string, number>): Quantity | undefined {
+  if (word.startsWith('calc(')) return calculate(word, names);
+  const named = names.get(word);
+  return named === undefined ? readQuantity(word) : { value: named, unit: '' };
+}
+
+/** A quantity as a channel counts; NaN where its unit does not fit there. */
+function inChannel({ value, unit }: Quantity, { divisor, whole }: Channel): number {
+  if (unit === '') return value / divisor;
+  if ((unit === '%') === (whole === undefined)) return NaN;
+  return unit === '%' ? (value * whole!) / 100 : value;
+}
+
+/** `color-mix(in oklch longer hue, red 30%, blue)`: CSS Color 5, 3. */
+function mix([how = '', one = '', other = '', ...rest]: readonly string[], depth: number): Rgb | undefined {
+  const [inWord, spaceName = '', way = 'shorter', hueWord, ...more] = how.trim().split(/\s+/);
+  const space = rowOf(colorSpaces, spaceName) ?? (spaceName === 'rgb' ? undefined : rowOf(colorFunctions, spaceName));
+  const isRound = Object.hasOwn(hueWays, way) && hueWord === (how.includes('hue') ? 'hue' : undefined);
+  if (inWord !== 'in' || space === undefined || !isRound || more.length + rest.length > 0) return undefined;
+  if (hueWord !== undefined && space.hue === undefined) return undefined;
+  const [a, b] = [partOf(one, depth), partOf(other, depth)];
+  if (a === undefined || b === undefined) return undefined;
+  const shareA = a.share ?? 100 - (b.share ?? 50);
+  const shareB = b.share ?? 100 - shareA;
+  const sum = shareA + shareB;
+  if (sum === 0) return { rgb: [0, 0, 0], alpha: 0 };
+  const inSpace = ({ rgb, alpha }: Rgb): { channels: Channels; alpha: number } => ({ channels: space.fromRgb(rgb), alpha }); // prettier-ignore
+  const mixed = interpolate(space, inSpace(a.color), inSpace(b.color), shareB / sum, way as HueWay);
+  return { rgb: space.toRgb(mixed.channels), alpha: mixed.alpha * Math.min(1, sum / 100) };
+}
+
+/** One of the colors to be mixed, and its share in percent if it is told. What is missing in it (`none`) is not read. */
+function partOf(text: string, depth: number): { color: Rgb; share: number | undefined } | undefined {
+  const words = split(text.trim(), ' ');
+  if (words === undefined || words.length > 2 || /\bnone\b/.test(text)) return undefined;
+  const shareAt = words.findIndex((word) => word.endsWith('%'));
+  const share = shareAt === -1 ? undefined : readQuantity(words[shareAt])?.value;
+  if (words.length !== (shareAt === -1 ? 1 : 2) || (shareAt !== -1 && !(share! >= 0 && share! <= 100)))
+    return undefined;
+  const color = parseCssColor(words[shareAt === 0 ? 1 : 0], depth + 1);
+  return color && { color, share };
 }
