@@ -100,7 +100,7 @@ function gif() {
   const began = performance.now();
   const lengthOf = (frame) => (frame === undefined ? 0 : frame.head.length + packGifIndices(frame.indices).length);
   for (const { data } of pictures) bytes += lengthOf(encoder.add(wordsOf(data)));
-  bytes += lengthOf(encoder.end());
+  for (const frame of encoder.end()) bytes += lengthOf(frame);
   return { rate: few / seconds(began), bytes };
 }
 function plainGif() {

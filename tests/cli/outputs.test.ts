@@ -114,6 +114,26 @@ describe('many frames', () => {
     expect(bytes('all.mp4').equals(bytes('all.y4m'))).toBe(true);
   }); // prettier-ignore
 
+  test('a video of odd sides is made even, and says so', async () => {
+    const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', 'odd.mp4', '--frames', '0..1', '--size', '61x41'], { cwd: folder.path, env: { ...process.env, JUGGLE_ENCODER: at('encoder') } });
+    let said = '';
+    child.stderr.on('data', (data: Buffer) => (said += data.toString()));
+    expect(await new Promise((resolve) => child.on('close', resolve))).toBe(0);
+    expect(said).toContain('odd.mp4 has 62 × 42 pixels, not 61 × 41');
+    expect(bytes('odd.mp4').toString('latin1')).toMatch(/^YUV4MPEG2 W62 H42 /);
+    expect(bytes('odd.mp4').length - bytes('odd.mp4').indexOf('\n') - 1).toBe(2 * (6 + 62 * 42 * 1.5));
+  }); // prettier-ignore
+
+  test('a stretch of seconds is the frames that are shown in it', async () => {
+    for (const [stretch, first, last] of [['1..2.5', 10, 24], ['0..6', 0, 59], ['0.55..0.75', 5, 7], ['0.31..0.32', 3, 3]] as const) {
+      const { out } = await run('render', 'wakes.ts', '-o', 'stretch.apng', '--seconds', stretch, '--json', '-q');
+      expect((JSON.parse(out) as { frames: number[] }).frames).toEqual([first, last]);
+    }
+    expect((await run('render', 'wakes.ts', '-o', 'one.png', '--seconds', '1..2')).err).toContain('one.png holds one frame, but several were asked for');
+    expect((await run('render', 'wakes.ts', '-o', 'all.gif', '--seconds', '2..1')).err).toContain('Expected a moment, for example 4.5, or FROM..TO');
+    expect((await run('render', 'wakes.ts', '-o', 'all.gif', '--seconds', '2')).err).toContain('holds many frames, but one was asked for');
+  }); // prettier-ignore
+
   test('a sequence goes on where it stopped, and is never mixed with another', async () => {
     await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--frames', '0..20', '-q');
     rmSync(at('go/07.png'));

@@ -3,13 +3,13 @@ import fc from 'fast-check';
 import { GifReader } from 'omggif';
 import { changedRect } from '../../packages/frame-juggler/src/formats/changes.ts';
 import { gifEnd, GifEncoder, packGifIndices } from '../../packages/frame-juggler/src/formats/gif.ts';
-import { rational, y4mFrame, y4mHead } from '../../packages/frame-juggler/src/formats/y4m.ts';
+import { rational, toEvenSides, y4mFrame, y4mHead } from '../../packages/frame-juggler/src/formats/y4m.ts';
 
 const settings = { width: 6, height: 5, frameRate: 25, repeat: true, comment: 'Seed: 7' };
 
 function encode(pictures: readonly Uint32Array[], options = settings): Buffer {
   const encoder = new GifEncoder(options);
-  const frames = [...pictures.map((words) => encoder.add(words)), encoder.end()];
+  const frames = [...pictures.map((words) => encoder.add(words)), ...encoder.end()];
   const parts = frames.flatMap((frame) => (frame ? [frame.head, packGifIndices(frame.indices)] : []));
   return Buffer.concat([encoder.head(), ...parts, gifEnd]);
 }
@@ -101,6 +101,15 @@ describe('GIF', () => {
     expect(far).toBeLessThan(20);
   });
 
+  test('a run that ends stays on its last picture, however soon that came', () => {
+    const shades = Array.from({ length: 7 }, (_, i) => new Uint32Array(30).fill(0xff000000 + i));
+    for (const frameRate of [60, 75, 90, 120, 144]) {
+      const shown = play(encode(shades, { ...settings, frameRate, repeat: false }));
+      expect(shown.at(-1)!.words[0] >>> 0).toBe(0xff000006);
+      expect(shown.every(({ delay }) => delay >= 2)).toBe(true);
+    }
+  });
+
   test('leaves frames out that players would not show in time, and says so to nobody: the length stays', () => {
     const list = Array.from({ length: 60 }, (_, i) => new Uint32Array(30).fill((0xff000000 | (i * 4)) >>> 0));
     const shown = play(encode(list, { ...settings, frameRate: 60 }));
@@ -126,6 +135,16 @@ test('the changed rectangle holds every change, and no row or column without one
 }); // prettier-ignore
 
 describe('YUV4MPEG2', () => {
+  test('with odd sides made even, the last column and the last row stand there twice', () => {
+    const rgba = new Uint8Array(Uint32Array.from([1, 2, 3, 4, 5, 6, 7, 8, 9]).buffer);
+    expect([...new Uint32Array(toEvenSides(rgba, 3, 3).buffer)]).toEqual([
+      1, 2, 3, 3, 4, 5, 6, 6, 7, 8, 9, 9, 7, 8, 9, 9,
+    ]);
+    expect(toEvenSides(rgba, 9, 1).length).toBe(10 * 2 * 4);
+    const even = new Uint8Array(16);
+    expect(toEvenSides(even, 2, 2)).toBe(even);
+  });
+
   test('holds brightness from 16 to 235, color by BT.709, and what is transparent on white', () => {
     const rgba = Uint8Array.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255, 9, 9, 9, 0, 0, 0, 255, 255, 0, 0, 0, 0]);
     const full = [...y4mFrame(rgba, 3, 2, '444').subarray(6)];

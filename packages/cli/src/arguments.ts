@@ -52,6 +52,15 @@ function plainNumber(text: string): number {
   throw new InvalidArgumentError('Expected a number, 0 or more.');
 }
 
+/** A moment, or from when to when. */
+function momentOrStretch(text: string): number | [number, number] {
+  const parts = text.split('..');
+  const [from, to] = parts.map(Number);
+  if (parts.length === 1) return plainNumber(text);
+  if (parts.length === 2 && !parts.includes('') && from >= 0 && to > from && Number.isFinite(to)) return [from, to];
+  throw new InvalidArgumentError('Expected a moment, for example 4.5, or FROM..TO, for example 2..4.5.');
+}
+
 function pixelSize(text: string): { width: number; height: number } {
   const found = /^(\d+)x(\d+)$/i.exec(text);
   if (found) return { width: Number(found[1]), height: Number(found[2]) };
@@ -100,6 +109,10 @@ export const frameOption = (): Option =>
   new Option('--frame <n>', 'the frame, counted from 0').argParser(wholeNumber).conflicts('seconds');
 export const secondsOption = (): Option =>
   new Option('--seconds <s>', 'the frame that is shown at a moment').argParser(plainNumber);
+export const stretchOption = (): Option =>
+  new Option('--seconds <s>', 'the frame at a moment, or A..B: those from one moment to another').argParser(
+    momentOrStretch,
+  );
 export const seedsOption = (): Option =>
   new Option('--seeds <A..B>', 'one frame under these seeds, in place of several frames').argParser(numberRange);
 export const framesOption = (text = 'the first and the last frame; the whole run if left out'): Option =>

@@ -8,8 +8,7 @@ import {
   framesOption,
   jsonOption,
   quietOption,
-  secondsOption,
-  type FrameArguments,
+  stretchOption,
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
@@ -18,7 +17,9 @@ import { Progress } from './progress.ts';
 import { outputName, report } from './report.ts';
 
 /** The options of `render`. */
-interface RenderArguments extends RunArguments, FrameArguments, ReportArguments {
+interface RenderArguments extends RunArguments, ReportArguments {
+  frame?: number;
+  seconds?: number | [number, number];
   frames?: [number, number];
   format?: Format;
   chroma?: '420' | '444';
@@ -33,7 +34,7 @@ export function renderCommand(): Command {
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
     .requiredOption('-o, --output <file>', 'where to: see below; - is standard output')
     .addOption(frameOption())
-    .addOption(secondsOption())
+    .addOption(stretchOption())
     .addOption(framesOption().conflicts(['frame', 'seconds']));
   return addRunOptions(command)
     .addOption(new Option('--format <kind>', 'the kind of file, for standard output').choices(formats))
@@ -54,7 +55,7 @@ The output's name says what is made:
 Examples:
   juggle render harbor.ts -o harbor.png
   juggle render harbor.ts -o late.svg --seconds 4.5
-  juggle render harbor.ts -o harbor.gif --size 480x270
+  juggle render harbor.ts -o harbor.gif --size 480x270 --seconds 2..4.5
   juggle render harbor.ts -o frames/%04d.png --frames 0..299 --resume
   juggle render harbor.ts -o other.png --seed new --dial swell=20`,
     )

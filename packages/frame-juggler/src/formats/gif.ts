@@ -52,6 +52,8 @@ export class GifEncoder {
   private palette: Palette = this.shared;
   private shown: Shown | undefined;
   private count = 0;
+  /** The last picture that came too soon after another to be shown. */
+  private skipped: { readonly words: Uint32Array; readonly from: number } | undefined;
 
   constructor(private readonly options: GifOptions) {}
 
@@ -82,7 +84,16 @@ export class GifEncoder {
       this.shown = this.show(words, from);
       return undefined;
     }
-    if (from - last.from < shortest) return undefined;
+    if (from - last.from < shortest) {
+      this.skipped = { words, from };
+      return undefined;
+    }
+    return this.follow(last, words, from);
+  }
+
+  /** Shows a picture after another; the frame of that one, unless they are the same. */
+  private follow(last: Shown, words: Uint32Array, from: number): GifFrame | undefined {
+    this.skipped = undefined;
     const rect = changedRect(last.words, words, this.options.width);
     if (rect === undefined) return undefined;
     this.shown = this.show(words, from, last.words, rect);
@@ -92,12 +103,17 @@ export class GifEncoder {
     return this.frameOf(this.show(last.words, last.from), from - last.from, true);
   }
 
-  /** The last frame. */
-  end(): GifFrame | undefined {
-    const last = this.shown;
-    if (last === undefined) return undefined;
+  /** The last frames. A run that does not repeat stays on its last picture, however soon that came. */
+  end(): GifFrame[] {
+    if (this.shown === undefined) return [];
+    const frames: (GifFrame | undefined)[] = [];
+    if (this.skipped !== undefined && !this.options.repeat) {
+      const { words } = this.skipped;
+      frames.push(this.follow(this.shown, words, this.shown.from + shortest));
+    }
     const until = Math.round((this.count * 100) / this.options.frameRate);
-    return this.frameOf(last, Math.max(shortest, until - last.from), false);
+    frames.push(this.frameOf(this.shown, Math.max(shortest, until - this.shown.from), false));
+    return frames.filter((frame) => frame !== undefined);
   }
 
   /** Finds the colors of what is drawn: all of it, or what is not as before. */

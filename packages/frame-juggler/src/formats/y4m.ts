@@ -22,6 +22,25 @@ const [redPart, greenPart, bluePart] = [0.2126, 0.7152, 0.0722];
 const brightRange = 219 / 255;
 const [blueRange, redRange] = [224 / 255 / 1.8556, 224 / 255 / 1.5748];
 
+/** A side of a video that keeps color for pairs of pixels. */
+export function evenSide(side: number): number {
+  return side + (side % 2);
+}
+
+/** A picture of even sides: where one is odd, its last column or row stands there twice. */
+export function toEvenSides(rgba: Uint8Array, width: number, height: number): Uint8Array {
+  const [wide, high] = [evenSide(width), evenSide(height)];
+  if (wide === width && high === height) return rgba;
+  const words = wordsOf(rgba);
+  const even = new Uint32Array(wide * high);
+  for (let y = 0; y < high; y++) {
+    const row = Math.min(y, height - 1) * width;
+    even.set(words.subarray(row, row + width), y * wide);
+    even[(y + 1) * wide - 1] = words[row + width - 1];
+  }
+  return new Uint8Array(even.buffer);
+}
+
 /** One picture with the line before it. What is transparent is laid on white. */
 export function y4mFrame(rgba: Uint8Array, width: number, height: number, chroma: Chroma): Uint8Array {
   const step = chroma === '420' ? 2 : 1;

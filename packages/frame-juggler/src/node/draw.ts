@@ -1,5 +1,5 @@
 import { packGifIndices } from '../formats/gif.ts';
-import { y4mFrame, type Chroma } from '../formats/y4m.ts';
+import { evenSide, toEvenSides, y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
 import { RasterSurface, type KeptPixels, type Rendering, type Rows } from '../surfaces/raster/surface.ts';
 import { svgParts } from '../surfaces/svg/svg.ts';
@@ -11,7 +11,8 @@ export type Product =
   | { readonly type: 'png'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'svg'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'pixels' }
-  | { readonly type: 'y4m'; readonly chroma: Chroma };
+  /** @property even whether odd sides are made even */
+  | { readonly type: 'y4m'; readonly chroma: Chroma; readonly even?: true };
 
 /** What is to be drawn: frames, each over what is left of the one before, or what is drawn already. */
 export type DrawTask = { readonly product: Product } & (
@@ -83,7 +84,10 @@ function inUtf8(parts: Iterable<string>): Buffer {
 /** What is made of what the surface has drawn. */
 const encoders: Encoders = {
   png: (rendering, { texts }) => encodePng(rendering, texts, rendering.opaque ? surface.rowsWithoutAlpha : undefined),
-  y4m: ({ data, width, height }, { chroma }) => y4mFrame(data, width, height, chroma),
+  y4m: ({ data, width, height }, { chroma, even }) =>
+    even === true
+      ? y4mFrame(toEvenSides(data, width, height), evenSide(width), evenSide(height), chroma)
+      : y4mFrame(data, width, height, chroma),
   // The surface draws on in the same memory.
   pixels: ({ data }) => data.slice(),
 };

@@ -4,7 +4,7 @@ import { asSketchError, SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
 import { notesOnFrame } from '../review/notes.ts';
-import { anything, callable, kindOf, length, oneOf, toggle, whole } from '../schema/kind.ts';
+import { anything, callable, kindOf, oneOf, toggle, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
@@ -27,11 +27,18 @@ export const frameRange = kindOf<readonly [number, number]>(
   'is not a range',
 );
 
+const isMoment = (value: unknown): value is number => Number.isFinite(value) && (value as number) >= 0;
+const moments = kindOf<number | readonly [number, number]>(
+  'a number of seconds, or [from, to]',
+  (value) => isMoment(value) || (Array.isArray(value) && value.length === 2 && value.every(isMoment) && value[0] < value[1]), // prettier-ignore
+  'is neither a moment nor a stretch of time',
+);
+
 const renderTable = {
   /** The frame, counted from 0, of an output that holds one. */
   frame: optional(whole(0)),
-  /** The moment of that frame, in seconds. */
-  seconds: optional(length),
+  /** The moment of that frame, in seconds; or from when to when, of an output that holds many. */
+  seconds: optional(moments),
   /** The first and the last frame of an output that holds many; the whole run if left out. */
   frames: optional(frameRange),
   /** The kind of file, where the output's name does not say. */
@@ -87,8 +94,7 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
   const target = readTarget(output, read.format);
   checkTogether(target, read);
   const run = openRun(sketch, read);
-  const single = read.seconds === undefined ? (read.frame ?? 0) : run.frameAtSeconds(read.seconds);
-  const frames = target.many ? rangeOf(run, read.frames) : ([single, single] as const);
+  const frames = framesOf(run, target, read);
   const total = frames[1] - frames[0] + 1;
   const setting = settingOf(run, target, frames, read.source);
   const pool = new DrawPool(threadsFor(total, setting, read.workers));
@@ -154,12 +160,13 @@ function settingOf(run: Run, target: Target, frames: readonly [number, number], 
 
 /** Options that say two things at once. */
 function checkTogether({ many, output }: Target, options: Read): void {
-  if (!many && options.frames !== undefined)
+  const isSpan = typeof options.seconds === 'object';
+  if (!many && (options.frames !== undefined || isSpan))
     throw new SketchError({
       problem: `${output} holds one frame, but several were asked for`,
       expected: 'expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm',
     });
-  if (many && (options.frame !== undefined || options.seconds !== undefined))
+  if (many && (options.frame !== undefined || typeof options.seconds === 'number'))
     throw new SketchError({
       problem: `${output} holds many frames, but one was asked for`,
       expected: 'expected a range of frames, or a .png or .svg',
@@ -169,6 +176,19 @@ function checkTogether({ many, output }: Target, options: Read): void {
       problem: 'only a sequence can be continued',
       expected: 'expected an output like frames/%04d.png',
     });
+}
+
+/** The first and the last frame of what is to be rendered. */
+function framesOf(run: Run, { many }: Target, { frame = 0, seconds, frames }: Read): readonly [number, number] {
+  if (typeof seconds === 'object') {
+    const [from, to] = seconds.map((moment) => run.frameAtSeconds(moment));
+    // The frame that begins where it ends is no part of it.
+    const last = Math.abs(to - seconds[1] * run.sketch.frameRate) < 1e-6 ? to - 1 : to;
+    return [from, Math.max(from, last)];
+  }
+  if (many) return rangeOf(run, frames);
+  const single = seconds === undefined ? frame : run.frameAtSeconds(seconds);
+  return [single, single];
 }
 
 /** The first and the last frame that are asked for, or those of the whole run. */

@@ -32,7 +32,7 @@ export async function openGif(file: string, setting: OutputSetting, pool: DrawPo
       await before;
     },
     async finish() {
-      write(encoder.end());
+      for (const frame of encoder.end()) write(frame);
       await written;
       await sink.write(gifEnd);
       // Only now the shared table is complete.

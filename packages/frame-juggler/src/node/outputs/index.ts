@@ -38,12 +38,12 @@ const table = {
   mp4: {
     many: true,
     streams: false,
-    open: (output, setting, { chroma, onProcess }) => openVideo(output, setting, '.mp4', chroma, onProcess),
+    open: (output, setting, options) => openVideo(output, setting, '.mp4', options),
   },
   webm: {
     many: true,
     streams: false,
-    open: (output, setting, { chroma, onProcess }) => openVideo(output, setting, '.webm', chroma, onProcess),
+    open: (output, setting, options) => openVideo(output, setting, '.webm', options),
   },
 } satisfies Record<string, { many: boolean; streams: boolean; open: Open }>;
 
@@ -63,6 +63,8 @@ export interface OutputOptions extends SequenceOptions {
   readonly chroma: Chroma;
   /** Told of each process that is started. */
   readonly onProcess: ((pid: number) => void) | undefined;
+  /** Told of what is not as it was asked for. */
+  readonly onNote: ((text: string) => void) | undefined;
 }
 
 /**

@@ -5,7 +5,7 @@ import type { Output, OutputSetting } from './output.ts';
 /** One frame as one file. */
 export function openPicture(file: string, type: 'png' | 'svg', setting: OutputSetting): Output {
   return {
-    product: (frame) => ({ type, texts: provenance({ ...setting, frame }), inWords: true }),
+    product: (frame) => ({ type, texts: provenance({ ...setting, frame, run: setting.fingerprint }), inWords: true }),
     add: (_, bytes) => writeAtomically(file, bytes),
     finish: () => Promise.resolve(),
     abandon: () => Promise.resolve(),

@@ -2,12 +2,13 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { rename } from 'node:fs/promises';
 import path from 'node:path';
-import { y4mHead, type Chroma } from '../../formats/y4m.ts';
+import { evenSide, y4mHead } from '../../formats/y4m.ts';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
 import { provenance, provenanceLines } from '../provenance.ts';
 import { placeOf } from '../sink.ts';
 import { claim } from '../unfinished.ts';
+import type { OutputOptions } from './index.ts';
 import type { Output, OutputSetting } from './output.ts';
 
 /** The encoder that is asked for; one that takes the same arguments may stand in for it. */
@@ -28,20 +29,23 @@ export async function openVideo(
   file: string,
   setting: OutputSetting,
   extension: VideoExtension,
-  chroma: Chroma,
-  onProcess?: (pid: number) => void,
+  { chroma, onProcess, onNote }: Pick<OutputOptions, 'chroma' | 'onProcess' | 'onNote'>,
 ): Promise<Output> {
   const place = (await placeOf(file)) ?? notAFile(file);
   const { unfinished, release } = await claim(place);
   const { width, height, frameRate, title } = setting;
   // With color halved both sides must be even: a row or column more, as its neighbor is.
   const even = chroma === '420' && (width % 2 === 1 || height % 2 === 1);
+  const [wide, high] = even ? [evenSide(width), evenSide(height)] : [width, height];
+  if (even)
+    onNote?.(
+      `${file} has ${wide} × ${high} pixels, not ${width} × ${height}: video that keeps color for pairs of pixels has even sides, and the last ones stand there twice; --chroma 444 keeps the size`,
+    );
   const child = spawn(
     encoder,
     [
       // Without -xerror a video cut short by a full disk passes for a whole one.
       ...['-hide_banner', '-loglevel', 'error', '-xerror', '-y', '-f', 'yuv4mpegpipe', '-i', 'pipe:0'],
-      ...(even ? ['-vf', 'pad=ceil(iw/2)*2:ceil(ih/2)*2'] : []),
       ...['-pix_fmt', chroma === '420' ? 'yuv420p' : 'yuv444p', '-colorspace', 'bt709', '-color_primaries', 'bt709'],
       ...['-color_trc', 'bt709', '-color_range', 'tv', ...codecs[extension]],
       ...['-metadata', `title=${title}`],
@@ -77,9 +81,9 @@ export async function openVideo(
     await ended;
     await release();
   };
-  await send(y4mHead(width, height, frameRate, chroma));
+  await send(y4mHead(wide, high, frameRate, chroma));
   return {
-    product: () => ({ type: 'y4m', chroma }),
+    product: () => ({ type: 'y4m', chroma, ...(even && { even }) }),
     add: (_, bytes) => send(bytes),
     async finish() {
       child.stdin.end();
