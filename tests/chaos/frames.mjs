@@ -79,7 +79,7 @@ export const frames = {
         name,
         '--frames',
         `${first}..${first + 12}`,
-        '--workers',
+        '--threads',
         workers,
         '-q',
       ];

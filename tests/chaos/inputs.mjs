@@ -80,7 +80,7 @@ const options = [
   '--dial',
   '--size',
   '--density',
-  '--workers',
+  '--threads',
   '--count',
   '--json',
   '-q',

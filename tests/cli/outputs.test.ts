@@ -40,8 +40,8 @@ const frames = (name: string): string[] => readdirSync(at(name)).sort();
 
 describe('many frames', () => {
   test.each(['wakes.ts', 'trails.ts'])('%s: alone, in a run, by one thread or three, again: the same bytes', async (file) => {
-    for (const [name, workers] of [['one', '1'], ['three', '3'], ['again', '3']])
-      expect((await run('render', file, '-o', `${file}-${name}/%03d.png`, '--workers', workers, '-q')).code).toBe(0);
+    for (const [name, threads] of [['one', '1'], ['three', '3'], ['again', '3']])
+      expect((await run('render', file, '-o', `${file}-${name}/%03d.png`, '--threads', threads, '-q')).code).toBe(0);
     await run('render', file, '-o', `${file}-part/%03d.svg`, '--frames', '20..22', '-q');
     expect(frames(`${file}-one`)).toHaveLength(60);
     for (const frame of frames(`${file}-one`))
@@ -58,8 +58,8 @@ describe('many frames', () => {
   }, 60_000); // prettier-ignore
 
   test('a large picture that threads share has the bytes that one makes', async () => {
-    for (const workers of ['1', '3'])
-      expect((await run('render', 'trails.ts', '-o', `large-${workers}.png`, '--frame', '4', '--size', '6000x3000', '--workers', workers, '-q')).code).toBe(0);
+    for (const threads of ['1', '3'])
+      expect((await run('render', 'trails.ts', '-o', `large-${threads}.png`, '--frame', '4', '--size', '6000x3000', '--threads', threads, '-q')).code).toBe(0);
     expect(bytes('large-3.png').equals(bytes('large-1.png'))).toBe(true);
   }); // prettier-ignore
 
@@ -68,9 +68,9 @@ describe('many frames', () => {
       expect((await run('render', 'trails.ts', '-o', `${name}.${kind}`, '-q', ...more)).code).toBe(0);
       return bytes(`${name}.${kind}`);
     };
-    const two = await made('by-two', '--workers', '2');
-    expect((await made('by-one', '--workers', '1')).equals(two)).toBe(true);
-    expect((await made('by-two-again', '--workers', '2')).equals(two)).toBe(true);
+    const two = await made('by-two', '--threads', '2');
+    expect((await made('by-one', '--threads', '1')).equals(two)).toBe(true);
+    expect((await made('by-two-again', '--threads', '2')).equals(two)).toBe(true);
     // So few that they are drawn without threads of their own.
     const few = await made('few', '--frames', '0..3');
     expect((await run('render', 'trails.ts', '-o', '-', '--format', kind, '--frames', '0..3')).bytes.equals(few)).toBe(true);
@@ -195,7 +195,7 @@ describe('when it cannot be done', () => {
   }, 30_000); // prettier-ignore
 
   test('Ctrl-C stops it cleanly and says what is there', async () => {
-    const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--workers', '1'], { cwd: folder.path });
+    const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--threads', '1'], { cwd: folder.path });
     let err = '';
     child.stderr.on('data', (data: Buffer) => (err += data.toString()));
     for (let i = 0; i < 1000 && !existsSync(at('stopped/02.png')); i++) await new Promise((resolve) => setTimeout(resolve, 20));

@@ -23,7 +23,7 @@ interface RenderArguments extends RunArguments, ReportArguments {
   frames?: [number, number];
   format?: Format;
   chroma?: '420' | '444';
-  workers?: number;
+  threads?: number;
   resume?: boolean;
   overwrite?: boolean;
 }
@@ -41,7 +41,7 @@ export function renderCommand(): Command {
     .addOption(new Option('--chroma <kind>', 'how finely video keeps color').choices(['420', '444']).default('420'))
     .addOption(new Option('--resume', 'makes only the frames of a sequence that are not there yet'))
     .addOption(new Option('--overwrite', "replaces another run's frames").conflicts('resume'))
-    .addOption(countOption('--workers <n>', 'threads that draw; as many as there are cores if left out'))
+    .addOption(countOption('--threads <n>', 'threads that draw; as many as there are cores if left out'))
     .addOption(quietOption())
     .addOption(jsonOption())
     .addHelpText(
@@ -76,7 +76,7 @@ export async function renderFile(file: string, output: string, options: RenderAr
 }
 
 /** What is handed on as it was given. */
-const chosen = ['frame', 'seconds', 'frames', 'format', 'chroma', 'resume', 'overwrite', 'workers'] as const;
+const chosen = ['frame', 'seconds', 'frames', 'format', 'chroma', 'resume', 'overwrite', 'threads'] as const;
 
 export function inWords({ output, title, frames, count, width, height, frameRate, seed, bytes }: Rendered): string {
   const [first, last] = frames;
@@ -85,5 +85,5 @@ export function inWords({ output, title, frames, count, width, height, frameRate
   const rate = many ? `, ${frameRate} frames a second` : '';
   const kilobytes = bytes === undefined ? 0 : Math.ceil(bytes / 1000);
   const size = bytes === undefined ? '' : `, ${bytes < 1e6 ? `${kilobytes} kB` : `${(bytes / 1e6).toFixed(1)} MB`}`;
-  return `Wrote ${outputName(output)}: ${title}, ${which}, ${width} × ${height} pixels${rate}, seed ${seed}${size}`;
+  return `Wrote ${outputName(output!)}: ${title}, ${which}, ${width} × ${height} pixels${rate}, seed ${seed}${size}`;
 }

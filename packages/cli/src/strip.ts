@@ -75,7 +75,7 @@ function inWords({ output, title, frames, seeds, width, height }: Strip): string
   const last = seeds.at(-1)!;
   const ofSeeds = last === seeds[0] ? `seed ${last}` : `seeds ${seeds[0]} to ${last}`;
   const shown = `${framesInWords(frames)}, ${ofSeeds}`;
-  return `Wrote ${outputName(output)}: ${title}, ${shown}, ${width} × ${height} pixels`;
+  return `Wrote ${outputName(output!)}: ${title}, ${shown}, ${width} × ${height} pixels`;
 }
 
 /** Which frames are there; of many only how many, and which is the first and the last. */

@@ -47,11 +47,11 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     const { sketch, settings } = await open(file, run);
     const onProcess = (pid: number): void => tell({ type: 'process', pid });
     const onNote = (text: string): void => tell({ type: 'note', text });
-    return render(sketch, output!, { ...settings, ...options, ...watched, onProcess, onNote });
+    return render(sketch, { to: output!, ...settings, ...options, ...watched, onProcess, onNote });
   },
   async strip({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);
-    return strip(sketch, output!, { ...settingsOnly(settings), ...options, ...watched });
+    return strip(sketch, { to: output!, ...settingsOnly(settings), ...options, ...watched });
   },
   async explain({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);

@@ -34,6 +34,8 @@ export class DrawPool {
       minThreads: this.threads,
       maxThreads: this.threads,
       isolateWorkers: false,
+      // What says how a script on the command line is to be read would keep a thread's file from being one.
+      execArgv: process.execArgv.filter((argument) => !argument.startsWith('--input-type')),
     });
     return this.pool.run(task, { transferList });
   }

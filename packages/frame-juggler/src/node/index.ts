@@ -2,6 +2,8 @@ import './lettering-host.ts';
 
 export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
 export { render, Stopped, whatIsThere } from './render.ts';
+export { drawFrames } from './draw-frames.ts';
+export type { DrawnFrame, DrawOptions } from './draw-frames.ts';
 export { TookTooLong } from './time-limit.ts';
 export type { Rendered, RenderOptions } from './render.ts';
 export { formats } from './outputs/index.ts';

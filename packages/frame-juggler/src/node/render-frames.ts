@@ -120,7 +120,10 @@ function workMaker(
     return async (frame, product) => {
       const painted = await drawTo(frame, (each) => drawing.draw(each));
       const { drawn, release } = drawing.take();
-      return { task: drawn.then((kept) => ({ kept, product: withWords(product, painted) })), release };
+      const task = drawn.then((kept) => ({ kept, product: withWords(product, painted) }));
+      // Whoever is stopped does not wait for it.
+      task.catch(() => undefined);
+      return { task, release };
     };
   }
   const surface = new RasterSurface();

@@ -1,5 +1,7 @@
+import { once } from 'node:events';
 import { stat } from 'node:fs/promises';
 import { availableParallelism } from 'node:os';
+import type { Writable } from 'node:stream';
 import { asSketchError, SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
@@ -9,13 +11,14 @@ import { type Complete, optional, type Options, schemaOf } from '../schema/schem
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { DrawPool } from './draw-pool.ts';
+import { loadSketch } from './load-sketch.ts';
 import { formats, openOutput, readTarget, type Target } from './outputs/index.ts';
 import type { OutputSetting } from './outputs/output.ts';
 import { frameFile, isSequence } from './outputs/sequence.ts';
 import { fingerprint } from './provenance.ts';
 import { renderFrames } from './render-frames.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
-import { standardOutput } from './sink.ts';
+import { destinationName, standardOutput, type Destination } from './sink.ts';
 
 const isRange = (value: unknown): boolean =>
   Array.isArray(value) && value.length === 2 && value.every((part) => Number.isInteger(part) && part >= 0) && value[0] <= value[1]; // prettier-ignore
@@ -34,7 +37,18 @@ const moments = kindOf<number | readonly [number, number]>(
   'is neither a moment nor a stretch of time',
 );
 
+const isStream = (value: unknown): value is Writable => typeof (value as Writable | null)?.write === 'function';
+
+/** Where something is written to. */
+export const destination = kindOf<string | Writable>(
+  'a file name, or a stream',
+  (value) => typeof value === 'string' || isStream(value),
+  'is neither a file nor a stream',
+);
+
 const renderTable = {
+  /** Where it goes: a file by its name, `-` for standard output, `frames/%04d.png`, or a stream. In memory if left out. */
+  to: optional(destination),
   /** The frame, counted from 0, of an output that holds one. */
   frame: optional(whole(0)),
   /** The moment of that frame, in seconds; or from when to when, of an output that holds many. */
@@ -49,8 +63,8 @@ const renderTable = {
   resume: optional(toggle, false),
   /** Replaces frames of a sequence that are another run's. */
   overwrite: optional(toggle, false),
-  /** How many threads draw; as many as there are cores if left out. */
-  workers: optional(whole(1)),
+  /** How many threads draw; as many as there are cores if left out, none for a few small frames. */
+  threads: optional(whole(1)),
   /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
   source: optional(anything),
   /** Told what is likely not meant in the last frame, and costs little to see. */
@@ -58,14 +72,15 @@ const renderTable = {
   /** Told of each process that is started, as encoders are. */
   onProcess: optional(callable<(pid: number) => void>()),
 };
-const renderOptions = schemaOf({ ...runSettingsTable, ...renderTable }, '{ frames: [0, 59], density: 2 }');
+const renderOptions = schemaOf({ ...runSettingsTable, ...renderTable }, "{ to: 'harbor.gif', frames: [0, 59] }");
 /** How a sketch is rendered. */
 export type RenderOptions = Options<typeof runSettingsTable & typeof renderTable>;
 type Read = Complete<typeof runSettingsTable & typeof renderTable>;
 
 /** What a render made. */
 export interface Rendered {
-  readonly output: string;
+  /** The file, or the name of the sequence; undefined for a stream. */
+  readonly output: string | undefined;
   readonly title: string;
   /** The first and the last frame. */
   readonly frames: readonly [number, number];
@@ -84,20 +99,46 @@ const fewFrames = 6;
 const fewPixels = 16e6;
 
 /**
- * Renders a sketch's frames to where an output's name says: `.png` and `.svg` hold one frame, `.gif`, `.apng`, `.y4m`,
- * `.mp4` and `.webm` the whole run, `frames/%04d.png` is one file per frame, `-` is standard output. Files appear
- * whole or not at all.
+ * Renders a sketch's frames to where `to` says: `.png` and `.svg` hold one frame, `.gif`, `.apng`, `.y4m`, `.mp4` and
+ * `.webm` the whole run, `frames/%04d.png` is one file per frame, `-` is standard output; a stream takes what `format`
+ * says, PNG by default. Files appear whole or not at all. Without `to` the bytes are given back.
+ * @param sketch a sketch, or the name of a file that {@link loadSketch} loads
  * @throws SketchError where the sketch is wrong, or nothing can be written there; {@link Stopped} after the signal
  */
-export async function render(sketch: Sketch, output: string, options: RenderOptions = {}): Promise<Rendered> {
+export function render(sketch: Sketch | string, options: RenderOptions & { to: string | Writable }): Promise<Rendered>;
+export function render(sketch: Sketch | string, options?: RenderOptions & { to?: never }): Promise<Uint8Array>;
+export async function render(sketch: Sketch | string, options: RenderOptions = {}): Promise<Rendered | Uint8Array> {
   const read = renderOptions.read('render', options);
+  const loaded = typeof sketch === 'string' ? await loadSketch(sketch) : sketch;
+  return written(read.to, (output) => renderTo(loaded, output, read));
+}
+
+/** What a job that writes gives back: what it tells of itself, or its bytes where it was given no place for them. */
+export async function written<Facts>(
+  to: string | Writable | undefined,
+  write: (output: Destination) => Promise<Facts>,
+): Promise<Facts | Uint8Array> {
+  if (to !== undefined) return write(typeof to === 'string' ? to : writerTo(to));
+  const parts: Uint8Array[] = [];
+  await write((bytes) => Promise.resolve(void parts.push(bytes)));
+  return parts.length === 1 ? parts[0] : Buffer.concat(parts);
+}
+
+/** Writes to a stream no faster than it takes. */
+function writerTo(stream: Writable): (bytes: Uint8Array) => Promise<void> {
+  return async (bytes) => {
+    if (!stream.write(bytes)) await once(stream, 'drain');
+  };
+}
+
+async function renderTo(sketch: Sketch, output: Destination, read: Read): Promise<Rendered> {
   const target = readTarget(output, read.format);
   checkTogether(target, read);
   const run = openRun(sketch, read);
   const frames = framesOf(run, target, read);
   const total = frames[1] - frames[0] + 1;
   const setting = settingOf(run, target, frames, read.source);
-  const pool = new DrawPool(threadsFor(total, setting, read.workers));
+  const pool = new DrawPool(threadsFor(total, setting, read.threads));
   const opened = await openOutput(target, setting, read, pool);
   let done = 0;
   const onFrame = (count: number): void => {
@@ -121,8 +162,9 @@ export async function render(sketch: Sketch, output: string, options: RenderOpti
     await pool.close();
   }
   const { title, width, height, frameRate, seed } = setting;
-  const bytes = (await stat(output).catch(() => undefined))?.size;
-  return { output, title, frames: setting.frames, count: total, width, height, frameRate, seed, bytes };
+  const name = typeof output === 'string' ? output : undefined;
+  const bytes = name === undefined ? undefined : (await stat(name).catch(() => undefined))?.size;
+  return { output: name, title, frames: setting.frames, count: total, width, height, frameRate, seed, bytes };
 }
 
 async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void> {
@@ -135,7 +177,11 @@ async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void
 }
 
 /** As many threads as there are cores, or as are asked for; none where they would be of no help. */
-function threadsFor(frames: number, { width, height }: OutputSetting, asked: number | undefined): number {
+export function threadsFor(
+  frames: number,
+  { width, height }: Pick<OutputSetting, 'width' | 'height'>,
+  asked: number | undefined,
+): number {
   const cores = availableParallelism();
   const threads = Math.min(asked ?? cores, 2 * cores);
   const isLittle = frames < fewFrames && (threads === 1 || frames * width * height <= fewPixels);
@@ -163,12 +209,12 @@ function checkTogether({ many, output }: Target, options: Read): void {
   const isSpan = typeof options.seconds === 'object';
   if (!many && (options.frames !== undefined || isSpan))
     throw new SketchError({
-      problem: `${output} holds one frame, but several were asked for`,
+      problem: `${destinationName(output)} holds one frame, but several were asked for`,
       expected: 'expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm',
     });
   if (many && (options.frame !== undefined || typeof options.seconds === 'number'))
     throw new SketchError({
-      problem: `${output} holds many frames, but one was asked for`,
+      problem: `${destinationName(output)} holds many frames, but one was asked for`,
       expected: 'expected a range of frames, or a .png or .svg',
     });
   if (options.resume && !isSequence(output))
@@ -211,7 +257,8 @@ export class Stopped extends SketchError {
 }
 
 /** What a run of frames from `first` on has written once `done` of them are done, and it ended before its time. */
-export function whatIsThere(output: string, first: number, done: number): string {
+export function whatIsThere(output: Destination, first: number, done: number): string {
+  if (typeof output !== 'string') return 'Nothing of it is whole';
   if (output === standardOutput) return 'What came before it is written';
   if (!isSequence(output)) return `Nothing was written to ${output}`;
   if (done === 0) return 'No frame is there yet';

@@ -26,20 +26,33 @@ export interface SinkOptions {
 /** The name for standard output. */
 export const standardOutput = '-';
 
+/** Where bytes go: a file by its name, `-` for standard output, or whoever takes them in order. */
+export type Destination = string | ((bytes: Uint8Array) => Promise<void>);
+
+/** A destination as messages call it. */
+export function destinationName(to: Destination): string {
+  if (typeof to !== 'string') return 'what is rendered';
+  return to === standardOutput ? 'standard output' : to;
+}
+
 /**
  * Opens a sink for an output: a file is written beside its place and then moved there; what is no file (standard
  * output, a device, a pipe) is written through.
  * @throws SketchError where nothing can be written there, or another render makes it at the moment
  */
-export async function openSink(output: string, { patches = false, claims = true }: SinkOptions = {}): Promise<Sink> {
+export async function openSink(
+  output: Destination,
+  { patches = false, claims = true }: SinkOptions = {},
+): Promise<Sink> {
+  if (typeof output !== 'string') return new ThroughSink(output, undefined, patches);
   if (output === standardOutput) {
     const handle = await openOwnPipe();
-    return new ThroughSink('standard output', handle?.fd ?? 1, handle, patches);
+    return new ThroughSink(writerTo('standard output', handle?.fd ?? 1), handle, patches);
   }
   const place = await placeOf(output);
   if (place === undefined) {
     const handle = await guardWriting(output, () => openThrough(output));
-    return new ThroughSink(output, handle.fd, handle, patches);
+    return new ThroughSink(writerTo(output, handle.fd), handle, patches);
   }
   const claimed = claims ? await claim(place) : withinClaim(place);
   try {
@@ -109,19 +122,22 @@ class FileSink implements Sink {
   }
 }
 
+function writerTo(name: string, fd: number): (bytes: Uint8Array) => Promise<void> {
+  return (bytes) => guardWriting(name, () => writeAll(fd, bytes));
+}
+
 /** What cannot be written over is written as it comes, or, where that must be, kept until it is whole. */
 class ThroughSink implements Sink {
   private kept: Buffer[] = [];
 
   constructor(
-    private readonly name: string,
-    private readonly fd: number,
+    private readonly put: (bytes: Uint8Array) => Promise<void>,
     private readonly handle: FileHandle | undefined,
     private readonly patches: boolean,
   ) {}
 
   write(bytes: Uint8Array): Promise<void> {
-    if (!this.patches) return guardWriting(this.name, () => writeAll(this.fd, bytes));
+    if (!this.patches) return this.put(bytes);
     this.kept.push(Buffer.from(bytes));
     return Promise.resolve();
   }
@@ -135,7 +151,7 @@ class ThroughSink implements Sink {
 
   async commit(): Promise<void> {
     try {
-      for (const part of this.kept) await guardWriting(this.name, () => writeAll(this.fd, part));
+      for (const part of this.kept) await this.put(part);
     } finally {
       await this.abandon();
     }

@@ -1,3 +1,4 @@
+import type { Writable } from 'node:stream';
 import { SketchError } from '../error.ts';
 import { layOfStrip, layOutStrip, type StripTile } from '../formats/strip.ts';
 import { listOf, whole } from '../schema/kind.ts';
@@ -8,15 +9,18 @@ import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
 import { provenance } from './provenance.ts';
-import { frameRange, rangeOf, Stopped } from './render.ts';
+import { loadSketch } from './load-sketch.ts';
+import { destination, frameRange, rangeOf, Stopped, written } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
-import { standardOutput } from './sink.ts';
+import { standardOutput, type Destination } from './sink.ts';
 
 /** The most pictures that one strip can hold, and the widest. */
 const maxTiles = 1000;
 const maxTile = 4096;
 
 const stripTable = {
+  /** Where it goes: a .png by its name, `-` for standard output, or a stream. In memory if left out. */
+  to: optional(destination),
   /** The first and the last frame; the whole run if left out. */
   frames: optional(frameRange),
   /** Just these frames. */
@@ -32,14 +36,15 @@ const stripTable = {
   /** How many pixels wide each frame is. */
   tile: optional(whole(1, maxTile), 300),
 };
-const stripOptions = schemaOf({ ...runSettingsTable, ...stripTable }, '{ count: 8, tile: 300 }');
+const stripOptions = schemaOf({ ...runSettingsTable, ...stripTable }, "{ to: 'strip.png', count: 8 }");
 /** How a strip is made. */
 export type StripOptions = Options<typeof runSettingsTable & typeof stripTable>;
 type Read = Complete<typeof runSettingsTable & typeof stripTable>;
 
 /** What a strip shows. */
 export interface Strip {
-  readonly output: string;
+  /** The file; undefined for a stream. */
+  readonly output: string | undefined;
   readonly title: string;
   readonly frames: readonly number[];
   readonly seeds: readonly number[];
@@ -49,12 +54,21 @@ export interface Strip {
 }
 
 /**
- * Writes one PNG of several frames of a sketch side by side, numbered; or of one frame under several seeds.
+ * Writes one PNG of several frames of a sketch side by side, numbered; or of one frame under several seeds. Without
+ * `to` its bytes are given back.
+ * @param sketch a sketch, or the name of a file that {@link loadSketch} loads
  * @throws SketchError where the sketch is wrong, or nothing can be written there
  */
-export async function strip(sketch: Sketch, output: string, options: StripOptions = {}): Promise<Strip> {
+export function strip(sketch: Sketch | string, options: StripOptions & { to: string | Writable }): Promise<Strip>;
+export function strip(sketch: Sketch | string, options?: StripOptions & { to?: never }): Promise<Uint8Array>;
+export async function strip(sketch: Sketch | string, options: StripOptions = {}): Promise<Strip | Uint8Array> {
   const read = stripOptions.read('strip', options);
-  if (output !== standardOutput && !/\.png$/i.test(output))
+  const loaded = typeof sketch === 'string' ? await loadSketch(sketch) : sketch;
+  return written(read.to, (output) => stripTo(loaded, output, read));
+}
+
+async function stripTo(sketch: Sketch, output: Destination, read: Read): Promise<Strip> {
+  if (typeof output === 'string' && output !== standardOutput && !/\.png$/i.test(output))
     throw new SketchError({
       problem: `a strip cannot be written to ${output}`,
       expected: 'expected a .png file, or -',
@@ -71,7 +85,8 @@ export async function strip(sketch: Sketch, output: string, options: StripOption
   const { title } = sketch;
   const texts = provenance({ title, seed: seeds[0], frame: [Math.min(...frames), Math.max(...frames)] });
   await writeAtomically(output, encodePng(picture, texts));
-  return { output, title, frames, seeds, width: picture.width, height: picture.height };
+  const name = typeof output === 'string' ? output : undefined;
+  return { output: name, title, frames, seeds, width: picture.width, height: picture.height };
 }
 
 interface Tiles {

@@ -1,7 +1,7 @@
-import { openSink, type SinkOptions } from './sink.ts';
+import { openSink, type Destination, type SinkOptions } from './sink.ts';
 
 /** Writes a file whole or not at all. `-` is standard output. */
-export async function writeAtomically(file: string, bytes: Uint8Array, options: SinkOptions = {}): Promise<void> {
+export async function writeAtomically(file: Destination, bytes: Uint8Array, options: SinkOptions = {}): Promise<void> {
   const sink = await openSink(file, options);
   try {
     await sink.write(bytes);

@@ -4,7 +4,7 @@ import { changedRect, wordsOf, type PixelRect } from '../../formats/changes.ts';
 import { rational } from '../../formats/y4m.ts';
 import { packing, pngChunk, pngEnd, pngHead, pngRows, wholeOf } from '../png.ts';
 import { provenance } from '../provenance.ts';
-import { openSink } from '../sink.ts';
+import { openSink, type Destination } from '../sink.ts';
 import type { Output, OutputSetting } from './output.ts';
 
 const pack = promisify(deflate);
@@ -21,7 +21,7 @@ interface Shown {
  * An animated PNG (PNG, third edition): each frame is the rectangle that changed, put over what is there. Pictures that
  * stay the same are one frame that lasts longer.
  */
-export async function openApng(file: string, setting: OutputSetting): Promise<Output> {
+export async function openApng(file: Destination, setting: OutputSetting): Promise<Output> {
   const { width, height, frameRate, repeat } = setting;
   const head = Buffer.concat(pngHead(setting, false, provenance({ ...setting, frame: setting.frames })));
   const [rate, per] = rational(frameRate);

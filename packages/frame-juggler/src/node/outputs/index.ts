@@ -2,7 +2,7 @@ import path from 'node:path';
 import type { Chroma } from '../../formats/y4m.ts';
 import { SketchError, suggest } from '../../error.ts';
 import type { DrawPool } from '../draw-pool.ts';
-import { standardOutput } from '../sink.ts';
+import { standardOutput, type Destination } from '../sink.ts';
 import { openApng } from './apng.ts';
 import { openGif } from './gif.ts';
 import type { Output, OutputSetting } from './output.ts';
@@ -12,38 +12,33 @@ import { openVideo } from './video.ts';
 import { openY4m } from './y4m.ts';
 
 type Open = (
-  output: string,
+  output: Destination,
   setting: OutputSetting,
   options: OutputOptions,
   pool: DrawPool,
 ) => Output | Promise<Output>;
 
-/** What can be written: whether it holds one frame or many, whether it can go to standard output, and how it is opened. */
+const openFrame =
+  (type: 'png' | 'svg'): Open =>
+  (output, setting, options) =>
+    isSequence(output) ? openSequence(output, type, setting, options) : openPicture(output, type, setting);
+
+/** What can be written: whether it holds one frame or many, whether it can go elsewhere than to a file, and how it is opened. */
 const table = {
-  png: {
-    many: false,
-    streams: true,
-    open: (output, setting, options) =>
-      isSequence(output) ? openSequence(output, 'png', setting, options) : openPicture(output, 'png', setting),
-  },
-  svg: {
-    many: false,
-    streams: true,
-    open: (output, setting, options) =>
-      isSequence(output) ? openSequence(output, 'svg', setting, options) : openPicture(output, 'svg', setting),
-  },
+  png: { many: false, streams: true, open: openFrame('png') },
+  svg: { many: false, streams: true, open: openFrame('svg') },
   gif: { many: true, streams: true, open: (output, setting, _, pool) => openGif(output, setting, pool) },
   apng: { many: true, streams: true, open: (output, setting) => openApng(output, setting) },
   y4m: { many: true, streams: true, open: (output, setting, { chroma }) => openY4m(output, setting, chroma) },
   mp4: {
     many: true,
     streams: false,
-    open: (output, setting, options) => openVideo(output, setting, '.mp4', options),
+    open: (output, setting, options) => openVideo(output as string, setting, '.mp4', options),
   },
   webm: {
     many: true,
     streams: false,
-    open: (output, setting, options) => openVideo(output, setting, '.webm', options),
+    open: (output, setting, options) => openVideo(output as string, setting, '.webm', options),
   },
 } satisfies Record<string, { many: boolean; streams: boolean; open: Open }>;
 
@@ -52,8 +47,8 @@ export const formats = Object.keys(table) as Format[];
 
 /** Where frames go, and as what. */
 export interface Target {
-  /** A file, `-` for standard output, or a name with `%04d` for one file per frame. */
-  readonly output: string;
+  /** A file, `-` for standard output, a name with `%04d` for one file per frame, or who takes the bytes. */
+  readonly output: Destination;
   readonly format: Format;
   /** Whether all frames of a run go there. */
   readonly many: boolean;
@@ -72,7 +67,8 @@ export interface OutputOptions extends SequenceOptions {
  * @param format what it is to be, where the name does not say: on standard output
  * @throws SketchError where that is nothing that can be written
  */
-export function readTarget(output: string, format: Format | undefined): Target {
+export function readTarget(output: Destination, format: Format | undefined): Target {
+  if (typeof output !== 'string') return targetOf(output, format ?? 'png');
   const extension = path.extname(output).slice(1).toLowerCase();
   const found = format ?? (output === standardOutput ? 'png' : (extension as Format));
   if (!formats.includes(found))
@@ -87,15 +83,22 @@ export function readTarget(output: string, format: Format | undefined): Target {
       problem: `${output} has a number that cannot be read`,
       expected: 'expected %d, or %04d for at least four digits',
     });
-  const { many, streams } = table[found];
-  if (isSequence(output) && many)
+  if (isSequence(output) && table[found].many)
     throw new SketchError({
       problem: `${output} has a number for each frame, but a .${extension} holds all of them`,
       expected: 'expected a name without it, or .png or .svg',
     });
-  if (output === standardOutput && !streams)
-    throw new SketchError({ problem: `${found} cannot go to standard output`, expected: 'expected a file, or y4m' });
-  return { output, format: found, many: many || isSequence(output) };
+  return targetOf(output, found);
+}
+
+function targetOf(output: Destination, format: Format): Target {
+  const { many, streams } = table[format];
+  if ((typeof output !== 'string' || output === standardOutput) && !streams)
+    throw new SketchError({
+      problem: `${format} is made by an encoder and cannot go to ${typeof output === 'string' ? 'standard output' : 'memory or a stream'}`,
+      expected: 'expected a file, or y4m',
+    });
+  return { output, format, many: many || isSequence(output) };
 }
 
 /** Opens a target for frames. */

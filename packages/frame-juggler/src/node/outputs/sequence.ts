@@ -4,6 +4,7 @@ import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
 import { isWholePng } from '../png.ts';
 import { provenance, readProvenance, type Provenance } from '../provenance.ts';
+import type { Destination } from '../sink.ts';
 import { claim, type Claim } from '../unfinished.ts';
 import { writeAtomically } from '../write-atomically.ts';
 import type { Output, OutputSetting } from './output.ts';
@@ -12,8 +13,8 @@ import type { Output, OutputSetting } from './output.ts';
 const numberMark = /%(?:0(\d+))?d/;
 
 /** Whether an output's name is that of a sequence. */
-export function isSequence(output: string): boolean {
-  return numberMark.test(path.basename(output));
+export function isSequence(output: Destination): output is string {
+  return typeof output === 'string' && numberMark.test(path.basename(output));
 }
 
 /** The name of one frame's file. */
