@@ -1,6 +1,7 @@
 import { beforeAll, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { loadFonts, rasterize } from '../../packages/frame-juggler/src/index.ts';
+import { countedFrom } from '../../packages/frame-juggler/src/frame/near-zero.ts';
 import { RasterSurface } from '../../packages/frame-juggler/src/surfaces/raster/surface.ts';
 import { ordinarySketches, randomSketches, recorded } from '../fixtures/random-sketch.ts';
 
@@ -39,6 +40,20 @@ test('a frame that is drawn in bands of rows has the pixels of the whole', () =>
         return band.premultiplied.slice();
       });
       expect(Buffer.compare(Buffer.concat(bands), whole.premultiplied)).toBe(0);
+    }),
+    { numRuns: Math.min(runs, 1000) },
+  );
+}, 600_000);
+
+test('a frame in coordinates counted from elsewhere is the same picture', () => {
+  const place = fc.integer({ min: -300, max: 300 });
+  fc.assert(
+    fc.property(ordinarySketches, place, place, (sketch, x, y) => {
+      const frame = recorded(sketch);
+      const [there, here] = [rasterize(countedFrom(frame, [x, y])).data, rasterize(frame).data];
+      const apart = here.reduce((count, byte, at) => count + Number(Math.abs(byte - there[at]) > 2), 0);
+      // What just touches a pixel's edge, or a color of crisp pixels, may fall to the other side.
+      expect(apart / here.length).toBeLessThan(0.002);
     }),
     { numRuns: Math.min(runs, 1000) },
   );

@@ -71,6 +71,33 @@ describe('an SVG document', () => {
     );
   }, 60_000);
 
+  test('has as many digits as its view needs', () => {
+    for (const [corner, size] of [
+      [[0, 0], 400],
+      [[3120.5, -20_500], 40],
+      [[0.123456, 0.654321], 0.002],
+    ] as const) {
+      const [x, y] = [corner[0] + size * 0.377777, corner[1] + size * 0.123456];
+      const frame = record((canvas) => canvas.circle({ at: [x, y], radius: size / 7 }));
+      const view = [1, 0, 0, 1, -corner[0], -corner[1]] as const;
+      const svg = writeSvg({ ...frame, view, width: size, height: size });
+      const [, cx, cy] = /cx="([^"]+)" cy="([^"]+)"/.exec(svg)!;
+      expect(Math.max(Math.abs(Number(cx) - x), Math.abs(Number(cy) - y))).toBeLessThan(size * 1e-5);
+    }
+    const third = writeSvg(record((canvas) => canvas.circle({ at: [1 / 3, 2 / 3], radius: 1 })));
+    expect(third).toContain('cx="0.3333333" cy="0.6666667"');
+  });
+
+  test('of a view far from 0 has its coordinates counted from the corner of that', () => {
+    const frame = record((canvas) =>
+      canvas.group({ translate: [431_210, 5_713_420], rotate: 90 }, () => canvas.circle({ at: [1, 2], radius: 3 })),
+    );
+    const svg = writeSvg({ ...frame, view: [10, 0, 0, 10, -4_312_000, -57_134_000] });
+    // About (431208, 5713421), ten pixels to a unit.
+    expect(svg).toContain('<g transform="matrix(10 0 0 10 0 0)">');
+    expect(svg).toMatch(/<circle cx="21" cy="-8" r="3" transform="matrix\(0 1 -1 0 0 0\)"/);
+  });
+
   test('leaves out an arc that reaches beyond all numbers', () => {
     const { MAX_VALUE } = Number;
     expect(drawn((c) => c.arc({ at: [MAX_VALUE, 0], radius: 1e300, start: 0, end: 90, stroke: 'teal' }))).toEqual([]);

@@ -18,6 +18,17 @@ export default defineSketch({
   },
 });
 `,
+  'map.ts': `import { defineSketch, linearGradient } from 'frame-juggler';
+export default defineSketch({
+  canvas: { width: 400, height: 300, viewBox: [431200, 5713400, 40, 30], background: '#e4efe8' },
+  paint(canvas) {
+    const [x, y] = [431200, 5713400];
+    canvas.polygon({ points: [[x + 3, y + 25], [x + 12.3, y + 7.1], [x + 21.7, y + 24.4]], fill: linearGradient({ from: [x, y], to: [x + 20, y + 30], stops: ['teal', 'navy'] }) });
+    for (let i = 0; i < 30; i++) canvas.circle({ at: [x + 22 + (i % 6) * 2.7, y + 4 + Math.floor(i / 6) * 4.3], radius: 0.9 + i * 0.03, fill: 'crimson', stroke: { color: 'black', width: 0.2 } });
+    canvas.spline({ points: [[x + 2, y + 4], [x + 9, y + 2], [x + 14, y + 5.5], [x + 20, y + 2.2]], stroke: { color: 'teal', width: 0.7 } });
+  },
+});
+`,
 });
 let browser: Browser;
 beforeAll(async () => {
@@ -77,6 +88,11 @@ describe('an SVG file', () => {
       expect(sum(0) / sum(1)).toBeGreaterThan(whole);
     }
   }, 120_000); // prettier-ignore
+
+  test('shows at the coordinates of a map what the raster draws', async () => {
+    const [near, all] = await agreement('map.ts', 0, 2);
+    expect(near / all).toBeGreaterThan(0.98);
+  });
 
   test('holds what is left of earlier frames under a carry', async () => {
     const [near, all] = await agreement('wakes.ts', 12, 2);

@@ -17,6 +17,14 @@ export function short(value: number): string {
   return String(Number(value.toPrecision(7)));
 }
 
+/** How numbers are written. */
+export type NumberWriter = (value: number) => string;
+
+/** Writes numbers in so many digits. */
+export function inDigits(digits: number): NumberWriter {
+  return digits === 7 ? short : (value) => String(Number(value.toPrecision(digits)));
+}
+
 /** A whole number divided by a power of ten. */
 function decimal(whole: number, factor: number): string {
   const units = Math.floor(whole / factor);
@@ -27,10 +35,10 @@ function decimal(whole: number, factor: number): string {
 }
 
 /** A path as SVG path data. */
-export function pathData(path: Path): string {
+export function pathData(path: Path, write: NumberWriter = short): string {
   let data = '';
   let open = false;
-  const at = (i: number): string => `${short(path[i])} ${short(path[i + 1])}`;
+  const at = (i: number): string => `${write(path[i])} ${write(path[i + 1])}`;
   for (let i = 0; i < path.length; i += commandLength[path[i]]) {
     switch (path[i]) {
       case move:
@@ -46,7 +54,7 @@ export function pathData(path: Path): string {
         data += `C${at(i + 1)} ${at(i + 3)} ${at(i + 5)}`;
         break;
       case arc:
-        data += arcData(path, i, open);
+        data += arcData(path, i, open, write);
         break;
       default:
         data += 'Z';
@@ -57,12 +65,12 @@ export function pathData(path: Path): string {
 }
 
 /** An arc in pieces of less than half a turn: SVG draws none that ends where it begins. */
-function arcData(path: Path, i: number, open: boolean): string {
+function arcData(path: Path, i: number, open: boolean, write: NumberWriter): string {
   const [rx, ry, rotation, start, sweep] = [path[i + 3], path[i + 4], path[i + 5], path[i + 6], path[i + 7]];
-  const point = (degrees: number): string => arcPoint(path, i, degrees).map(short).join(' ');
+  const point = (degrees: number): string => arcPoint(path, i, degrees).map(write).join(' ');
   let data = `${open ? 'L' : 'M'}${point(start)}`;
   const pieces = Math.max(1, Math.ceil(Math.abs(sweep) / 120));
-  const radii = `${short(Math.abs(rx))} ${short(Math.abs(ry))} ${short(rotation)}`;
+  const radii = `${write(Math.abs(rx))} ${write(Math.abs(ry))} ${write(rotation)}`;
   // A mirrored ellipse runs the other way round.
   const way = sweep > 0 === rx * ry >= 0 ? 1 : 0;
   for (let piece = 1; piece <= pieces; piece++) data += `A${radii} 0 ${way} ${point(start + (sweep * piece) / pieces)}`;

@@ -5,7 +5,7 @@ export { render, Stopped, whatIsThere } from './render.ts';
 export { drawFrames } from './draw-frames.ts';
 export type { DrawnFrame, DrawOptions } from './draw-frames.ts';
 export { TookTooLong } from './time-limit.ts';
-export type { Rendered, RenderOptions } from './render.ts';
+export type { ByteStream, Rendered, RenderOptions } from './render.ts';
 export { formats } from './outputs/index.ts';
 export type { Format } from './outputs/index.ts';
 export { strip } from './strip.ts';

@@ -1,7 +1,6 @@
-import { once } from 'node:events';
+import { once, type EventEmitter } from 'node:events';
 import { stat } from 'node:fs/promises';
 import { availableParallelism } from 'node:os';
-import type { Writable } from 'node:stream';
 import { asSketchError, SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
@@ -37,10 +36,16 @@ const moments = kindOf<number | readonly [number, number]>(
   'is neither a moment nor a stretch of time',
 );
 
-const isStream = (value: unknown): value is Writable => typeof (value as Writable | null)?.write === 'function';
+/** What can be written to, as Node's streams: false says that it wants no more before its event `drain`. */
+export interface ByteStream {
+  write(bytes: Uint8Array): boolean;
+  once(event: string, listener: () => void): unknown;
+}
+
+const isStream = (value: unknown): value is ByteStream => typeof (value as ByteStream | null)?.write === 'function';
 
 /** Where something is written to. */
-export const destination = kindOf<string | Writable>(
+export const destination = kindOf<string | ByteStream>(
   'a file name, or a stream',
   (value) => typeof value === 'string' || isStream(value),
   'is neither a file nor a stream',
@@ -105,7 +110,10 @@ const fewPixels = 16e6;
  * @param sketch a sketch, or the name of a file that {@link loadSketch} loads
  * @throws SketchError where the sketch is wrong, or nothing can be written there; {@link Stopped} after the signal
  */
-export function render(sketch: Sketch | string, options: RenderOptions & { to: string | Writable }): Promise<Rendered>;
+export function render(
+  sketch: Sketch | string,
+  options: RenderOptions & { to: string | ByteStream },
+): Promise<Rendered>;
 export function render(sketch: Sketch | string, options?: RenderOptions & { to?: never }): Promise<Uint8Array>;
 export async function render(sketch: Sketch | string, options: RenderOptions = {}): Promise<Rendered | Uint8Array> {
   const read = renderOptions.read('render', options);
@@ -115,7 +123,7 @@ export async function render(sketch: Sketch | string, options: RenderOptions = {
 
 /** What a job that writes gives back: what it tells of itself, or its bytes where it was given no place for them. */
 export async function written<Facts>(
-  to: string | Writable | undefined,
+  to: string | ByteStream | undefined,
   write: (output: Destination) => Promise<Facts>,
 ): Promise<Facts | Uint8Array> {
   if (to !== undefined) return write(typeof to === 'string' ? to : writerTo(to));
@@ -125,9 +133,9 @@ export async function written<Facts>(
 }
 
 /** Writes to a stream no faster than it takes. */
-function writerTo(stream: Writable): (bytes: Uint8Array) => Promise<void> {
+function writerTo(stream: ByteStream): (bytes: Uint8Array) => Promise<void> {
   return async (bytes) => {
-    if (!stream.write(bytes)) await once(stream, 'drain');
+    if (!stream.write(bytes)) await once(stream as unknown as EventEmitter, 'drain');
   };
 }
 

@@ -1,4 +1,3 @@
-import type { Writable } from 'node:stream';
 import { SketchError } from '../error.ts';
 import { layOfStrip, layOutStrip, type StripTile } from '../formats/strip.ts';
 import { listOf, whole } from '../schema/kind.ts';
@@ -10,7 +9,7 @@ import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
 import { provenance } from './provenance.ts';
 import { loadSketch } from './load-sketch.ts';
-import { destination, frameRange, rangeOf, Stopped, written } from './render.ts';
+import { destination, frameRange, rangeOf, Stopped, written, type ByteStream } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 import { standardOutput, type Destination } from './sink.ts';
 
@@ -59,7 +58,7 @@ export interface Strip {
  * @param sketch a sketch, or the name of a file that {@link loadSketch} loads
  * @throws SketchError where the sketch is wrong, or nothing can be written there
  */
-export function strip(sketch: Sketch | string, options: StripOptions & { to: string | Writable }): Promise<Strip>;
+export function strip(sketch: Sketch | string, options: StripOptions & { to: string | ByteStream }): Promise<Strip>;
 export function strip(sketch: Sketch | string, options?: StripOptions & { to?: never }): Promise<Uint8Array>;
 export async function strip(sketch: Sketch | string, options: StripOptions = {}): Promise<Strip | Uint8Array> {
   const read = stripOptions.read('strip', options);

@@ -1,13 +1,12 @@
 import path from 'node:path';
-import type { Chroma } from '../../formats/y4m.ts';
 import { SketchError, suggest } from '../../error.ts';
 import type { DrawPool } from '../draw-pool.ts';
 import { standardOutput, type Destination } from '../sink.ts';
 import { openApng } from './apng.ts';
 import { openGif } from './gif.ts';
-import type { Output, OutputSetting } from './output.ts';
+import type { Output, OutputOptions, OutputSetting } from './output.ts';
 import { openPicture } from './picture.ts';
-import { isSequence, openSequence, type SequenceOptions } from './sequence.ts';
+import { isSequence, openSequence } from './sequence.ts';
 import { openVideo } from './video.ts';
 import { openY4m } from './y4m.ts';
 
@@ -52,14 +51,6 @@ export interface Target {
   readonly format: Format;
   /** Whether all frames of a run go there. */
   readonly many: boolean;
-}
-
-export interface OutputOptions extends SequenceOptions {
-  readonly chroma: Chroma;
-  /** Told of each process that is started. */
-  readonly onProcess: ((pid: number) => void) | undefined;
-  /** Told of what is not as it was asked for. */
-  readonly onNote: ((text: string) => void) | undefined;
 }
 
 /**

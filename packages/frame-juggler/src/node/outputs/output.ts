@@ -1,3 +1,4 @@
+import type { Chroma } from '../../formats/y4m.ts';
 import type { Product } from '../draw.ts';
 
 /** A kind of file, or of files, that frames are put into. */
@@ -27,4 +28,20 @@ export interface OutputSetting {
   readonly seed: number;
   /** What tells this run from another. */
   readonly fingerprint: string;
+}
+
+export interface SequenceOptions {
+  /** Leaves frames of the same run that are there as they are. */
+  readonly resume: boolean;
+  /** Takes frames of other runs away. */
+  readonly overwrite: boolean;
+}
+
+/** How outputs are made. */
+export interface OutputOptions extends SequenceOptions {
+  readonly chroma: Chroma;
+  /** Told of each process that is started. */
+  readonly onProcess: ((pid: number) => void) | undefined;
+  /** Told of what is not as it was asked for. */
+  readonly onNote: ((text: string) => void) | undefined;
 }

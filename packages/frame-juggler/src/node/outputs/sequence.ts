@@ -7,7 +7,7 @@ import { provenance, readProvenance, type Provenance } from '../provenance.ts';
 import type { Destination } from '../sink.ts';
 import { claim, type Claim } from '../unfinished.ts';
 import { writeAtomically } from '../write-atomically.ts';
-import type { Output, OutputSetting } from './output.ts';
+import type { Output, OutputSetting, SequenceOptions } from './output.ts';
 
 /** The place of the frame's number in a sequence's name: `%d`, or `%04d` for at least four digits. */
 const numberMark = /%(?:0(\d+))?d/;
@@ -21,13 +21,6 @@ export function isSequence(output: Destination): output is string {
 export function frameFile(output: string, frame: number): string {
   const named = path.basename(output).replace(numberMark, (_, digits: string | undefined) => String(frame).padStart(Number(digits ?? 0), '0')); // prettier-ignore
   return path.join(path.dirname(output), named);
-}
-
-export interface SequenceOptions {
-  /** Leaves frames of the same run that are there as they are. */
-  readonly resume: boolean;
-  /** Takes frames of other runs away. */
-  readonly overwrite: boolean;
 }
 
 /**

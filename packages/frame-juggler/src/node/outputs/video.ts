@@ -8,8 +8,7 @@ import { describe } from '../describe.ts';
 import { provenance, provenanceLines } from '../provenance.ts';
 import { placeOf } from '../sink.ts';
 import { claim } from '../unfinished.ts';
-import type { OutputOptions } from './index.ts';
-import type { Output, OutputSetting } from './output.ts';
+import type { Output, OutputOptions, OutputSetting } from './output.ts';
 
 /** The encoder that is asked for; one that takes the same arguments may stand in for it. */
 const encoder = process.env.JUGGLE_ENCODER ?? 'ffmpeg';

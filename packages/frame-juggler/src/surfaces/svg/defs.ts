@@ -1,4 +1,4 @@
-import { short } from '../../geometry/write-path-data.ts';
+import { short, type NumberWriter } from '../../geometry/write-path-data.ts';
 import { element, type Attributes } from './xml.ts';
 
 /** What a document defines once and refers to by name: gradients, patterns, clips, masks. */
@@ -7,6 +7,9 @@ export class Definitions {
   private readonly written: string[] = [];
   private readonly counts = new Map<string, number>();
   private readonly ids: (wanted: string) => string;
+
+  /** How places and lengths are written. */
+  write: NumberWriter = short;
 
   /** @param ids makes a name that the document has not yet */
   constructor(ids: (wanted: string) => string) {

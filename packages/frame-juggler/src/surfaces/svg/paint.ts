@@ -3,11 +3,11 @@ import { identity, multiply, translation, type Matrix } from '../../geometry/mat
 import { alphaOf, blueOf, cssColor, greenOf, pack, redOf, type PackedColor } from '../../paint/color.ts';
 import { boxUnits, type ConicGradient, type Gradient } from '../../paint/gradient.ts';
 import type { ItemPaint } from '../../frame/reader.ts';
-import { short } from '../../geometry/write-path-data.ts';
+import { short, type NumberWriter } from '../../geometry/write-path-data.ts';
 import type { PictureData } from '../../paint/picture.ts';
 import type { PixelBox } from '../../paint/reduce.ts';
 import type { Definitions } from './defs.ts';
-import { transformText } from './outline.ts';
+import { transformText, written } from './outline.ts';
 import { pictureData } from './picture-data.ts';
 import { element, type Attributes } from './xml.ts';
 import { sinCos } from '../../maths/degrees.ts';
@@ -47,14 +47,14 @@ const servers: { [Type in TablePaint['type']]: Server<Type> } = {
   linear(gradient, box, _, defs) {
     const [[x1, y1], [x2, y2]] = [gradient.from, gradient.to];
     if (!isFiniteBox(box()) || (x1 === x2 && y1 === y2)) return nothing(defs);
-    return defs.add('linearGradient', { ...commonOf(gradient, box), x1, y1, x2, y2 }, stopsOf(gradient));
+    return defs.add('linearGradient', { ...commonOf(gradient, box, defs), ...written({ x1, y1, x2, y2 }, defs.write) }, stopsOf(gradient)); // prettier-ignore
   },
   radial(gradient, box, _, defs) {
     const { at, focus, radius } = gradient;
     if (!isFiniteBox(box())) return nothing(defs);
     const [fx, fy] = focus[0] !== at[0] || focus[1] !== at[1] ? focus : [undefined, undefined];
     const place = { cx: at[0], cy: at[1], r: radius, fx, fy };
-    return defs.add('radialGradient', { ...commonOf(gradient, box), ...place }, stopsOf(gradient));
+    return defs.add('radialGradient', { ...commonOf(gradient, box, defs), ...written(place, defs.write) }, stopsOf(gradient)); // prettier-ignore
   },
   conic(gradient, box, beyond, defs) {
     if (!isFiniteBox(box())) return nothing(defs);
@@ -63,7 +63,12 @@ const servers: { [Type in TablePaint['type']]: Server<Type> } = {
   pattern({ picture, transform, smooth }, _box, _beyond, defs) {
     const { width, height } = picture;
     const content = pictureElement(picture, { x: 0, y: 0, width, height }, smooth, {});
-    const place = { width, height, patternUnits: 'userSpaceOnUse', patternTransform: transformText(transform) };
+    const place = {
+      width,
+      height,
+      patternUnits: 'userSpaceOnUse',
+      patternTransform: transformText(transform, defs.write),
+    };
     return defs.add('pattern', place, [content]);
   },
   picture() {
@@ -84,10 +89,10 @@ function unitsOf(gradient: Gradient, box: () => Box): Matrix {
   return gradient.units === 'box' ? boxUnits(box()) : identity;
 }
 
-function commonOf(gradient: Gradient, box: () => Box): Attributes {
+function commonOf(gradient: Gradient, box: () => Box, { write }: Definitions): Attributes {
   return {
     gradientUnits: 'userSpaceOnUse',
-    gradientTransform: transformText(unitsOf(gradient, box)),
+    gradientTransform: transformText(unitsOf(gradient, box), write),
     spreadMethod: gradient.spread === 'pad' ? undefined : gradient.spread,
   };
 }
@@ -106,6 +111,7 @@ const maxWedges = 720;
 
 /** SVG has no gradient round a point: it is drawn in wedges so thin that each has one color. */
 function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definitions): string {
+  const { write } = defs;
   const { at, start, stops } = gradient;
   const wedges: string[] = [];
   // Far enough to cover the shape from wherever the middle is.
@@ -116,10 +122,10 @@ function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definit
   if (!Number.isFinite(hypot(at[0], at[1], reach))) return nothing(defs);
   const rim = (turn: number): string => {
     const { sin, cos } = sinCos(start + turn * 360);
-    return `${short(at[0] + reach * cos)},${short(at[1] + reach * sin)}`;
+    return `${write(at[0] + reach * cos)},${write(at[1] + reach * sin)}`;
   };
   const wedge = (from: number, to: number, color: PackedColor): void => {
-    const points = `${short(at[0])},${short(at[1])} ${rim(from)} ${rim(to)}`;
+    const points = `${write(at[0])},${write(at[1])} ${rim(from)} ${rim(to)}`;
     const alpha = alphaOf(color) === 255 ? undefined : unit(alphaOf(color));
     wedges.push(element('polygon', { points, fill: opaqueColor(color), 'fill-opacity': alpha }));
   };
@@ -145,12 +151,11 @@ function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definit
   // A tile's content is counted from its corner.
   const corner = translation(left - dx, top - dy);
   const place = {
-    width: right - left + 2 * dx,
-    height: bottom - top + 2 * dy,
-    patternTransform: transformText(corner),
+    ...written({ width: right - left + 2 * dx, height: bottom - top + 2 * dy }, write),
+    patternTransform: transformText(corner, write),
   };
   // Pixel for pixel one wedge or the other: softened, their edges would show as rays.
-  const transform = transformText(multiply(translation(dx - left, dy - top), units));
+  const transform = transformText(multiply(translation(dx - left, dy - top), units), write);
   const drawn = element('g', { transform, 'shape-rendering': 'crispEdges' }, wedges);
   return defs.add('pattern', { patternUnits: 'userSpaceOnUse', ...place }, [drawn]);
 }
@@ -169,9 +174,10 @@ export function placedPicture(
   { picture, crop, smooth, ...fill }: PaintOf<'picture'>,
   transform: Matrix,
   rest: Attributes,
+  write: NumberWriter,
 ): string {
   return pictureElement(picture, crop, smooth, {
-    transform: transformText(multiply(transform, fill.transform)),
+    transform: transformText(multiply(transform, fill.transform), write),
     ...rest,
   });
 }

@@ -1,13 +1,14 @@
 import { pictureSize, type Frame } from '../../frame/frame.ts';
+import { countedFrom } from '../../frame/near-zero.ts';
 import type { Group, Item, ItemStroke } from '../../frame/reader.ts';
 import type { Box } from '../../geometry/box.ts';
 import { apply, identity, inverse, type Matrix } from '../../geometry/matrix.ts';
 import { isFinitePath, pathBox } from '../../geometry/path.ts';
-import { short } from '../../geometry/write-path-data.ts';
+import { inDigits, short } from '../../geometry/write-path-data.ts';
 import { alphaOf, cssColor } from '../../paint/color.ts';
 import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
 import { Definitions } from './defs.ts';
-import { outlineElement, transformText } from './outline.ts';
+import { outlineElement, transformText, written } from './outline.ts';
 import { paintAttributes, placedPicture } from './paint.ts';
 import { element, elementParts, emptyElement, textElement, type Attributes } from './xml.ts';
 
@@ -29,11 +30,29 @@ export function svgParts(
   frames: Frame | readonly Frame[],
   texts: Readonly<Record<string, string>> = {},
 ): Iterable<string> {
-  const list = Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame];
+  const list = (Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame]).map(broughtNear);
   const backend = new SvgBackend();
   const compositor = new Compositor(backend);
   for (const frame of list) compositor.draw(frame);
   return backend.document(list[list.length - 1], texts);
+}
+
+/** A view so many times its size away from 0 is beyond what renderers of SVG, with their 24 bits, tell apart. */
+const farOff = 1000;
+
+/** A frame with coordinates that renderers can tell apart. */
+function broughtNear(frame: Frame): Frame {
+  const { x, y, width, height } = canvasIn(frame);
+  const isFar = Math.max(Math.abs(x), Math.abs(y)) > farOff * Math.max(width, height);
+  return isFar ? countedFrom(frame, [x, y]) : frame;
+}
+
+/** The canvas in the sketch's units. */
+function canvasIn({ width, height, view }: Frame): { x: number; y: number; width: number; height: number } {
+  const back = inverse(view) ?? view;
+  const corners = [apply(back, 0, 0), apply(back, width, height)];
+  const [x, y] = [Math.min(corners[0][0], corners[1][0]), Math.min(corners[0][1], corners[1][1])];
+  return { x, y, width: Math.abs(corners[1][0] - corners[0][0]), height: Math.abs(corners[1][1] - corners[0][1]) };
 }
 
 /** So many elements are put together as one text: a million small ones would fill memory with what strings cost. */
@@ -78,12 +97,13 @@ class SvgBackend implements Backend<SvgLayer> {
 
   begin(stage: Stage): { layer: SvgLayer; base: Matrix } {
     this.stage = stage;
+    this.defs.write = inDigits(digitsFor(canvasIn(stage.frame)));
     return { layer: new SvgLayer({}, false), base: identity };
   }
 
   /** Puts a frame's elements over what is left of the frames before it. */
   end({ elements }: SvgLayer, { background, carry, frame }: Stage): void {
-    const view = transformText(frame.view);
+    const view = transformText(frame.view, this.defs.write);
     const drawn =
       view === undefined || elements.length === 0 ? elements : [element('g', { transform: view }, elements)];
     const alpha = alphaOf(background);
@@ -138,7 +158,7 @@ class SvgBackend implements Backend<SvgLayer> {
     const names = this.name(label);
     if (typeof fill === 'object' && fill.type === 'picture') {
       const drawn = stroke === undefined ? [] : [this.outlined(item, matrix, { fill: 'none' }, stroke)];
-      const picture = placedPicture(fill, matrix, drawn.length === 0 ? { ...names, ...common } : {});
+      const picture = placedPicture(fill, matrix, drawn.length === 0 ? { ...names, ...common } : {}, this.defs.write);
       layer.outlines = undefined;
       if (drawn.length === 0) return layer.add(withTitle(label, picture));
       return layer.add(element('g', { ...names, ...common }, [...title(label), picture, ...drawn]));
@@ -153,7 +173,12 @@ class SvgBackend implements Backend<SvgLayer> {
     }
     // The string itself is there, and lies over its outlines, but has no paint of its own.
     const { left, top, right, bottom } = box();
-    const place = textPlace(left, bottom, right - left, bottom - top, matrix);
+    const place = {
+      ...written({ x: left, y: bottom, 'font-size': bottom - top, textLength: right - left }, this.defs.write),
+      lengthAdjust: 'spacingAndGlyphs',
+      fill: 'none',
+      transform: transformText(matrix, this.defs.write),
+    };
     layer.add(
       element('g', { ...names, ...common }, [
         ...title(label),
@@ -172,20 +197,28 @@ class SvgBackend implements Backend<SvgLayer> {
     before: Attributes = none,
     after: Attributes = none,
   ): string {
-    const { name, attributes } = outlineElement(item.path);
+    const { name, attributes } = outlineElement(item.path, this.defs.write);
     const drawn = stroke === undefined || stroke.width === 0 ? none : this.strokeAttributes(item, stroke);
-    return emptyElement(name, before, attributes, { transform: transformText(matrix) }, filled, drawn, after);
+    return emptyElement(
+      name,
+      before,
+      attributes,
+      { transform: transformText(matrix, this.defs.write) },
+      filled,
+      drawn,
+      after,
+    );
   }
 
   private strokeAttributes({ path }: Item, stroke: ItemStroke): Attributes {
     const reach = (stroke.width / 2) * Math.max(stroke.miterLimit, 1.5);
     return {
       ...paintAttributes('stroke', stroke.paint, () => pathBox(path), reach, this.defs),
-      'stroke-width': stroke.width === 1 ? undefined : stroke.width,
+      'stroke-width': stroke.width === 1 ? undefined : this.defs.write(stroke.width),
       'stroke-linecap': stroke.cap === 'butt' ? undefined : stroke.cap,
       'stroke-linejoin': stroke.join === 'miter' ? undefined : stroke.join,
       'stroke-miterlimit': stroke.miterLimit === 4 ? undefined : stroke.miterLimit,
-      'stroke-dasharray': stroke.dash.length === 0 ? undefined : stroke.dash.map(short).join(' '),
+      'stroke-dasharray': stroke.dash.length === 0 ? undefined : stroke.dash.map(this.defs.write).join(' '),
       'stroke-dashoffset': stroke.dashOffset === 0 || stroke.dash.length === 0 ? undefined : stroke.dashOffset,
     };
   }
@@ -195,9 +228,9 @@ class SvgBackend implements Backend<SvgLayer> {
     const solid = typeof fill === 'number' && alphaOf(fill) === 255 && stroke === undefined && opacity === 1;
     if (!solid) layer.outlines = undefined;
     if (layer.outlines === undefined) return;
-    const { name, attributes } = outlineElement(path);
+    const { name, attributes } = outlineElement(path, this.defs.write);
     const rest = {
-      transform: transformText(matrix),
+      transform: transformText(matrix, this.defs.write),
       'clip-rule': fillRule === 'evenodd' ? fillRule : undefined,
     };
     layer.outlines.push(element(name, { ...attributes, ...rest }));
@@ -207,17 +240,12 @@ class SvgBackend implements Backend<SvgLayer> {
   private maskOf(mask: SvgLayer | undefined): Attributes {
     if (mask === undefined) return {};
     if (mask.outlines !== undefined) return { 'clip-path': `url(#${this.defs.add('clipPath', {}, mask.outlines)})` };
-    const region = { maskUnits: 'userSpaceOnUse', ...this.canvasBox(), style: 'mask-type:alpha' };
+    const region = {
+      maskUnits: 'userSpaceOnUse',
+      ...written({ ...canvasIn(this.stage!.frame) }, this.defs.write),
+      style: 'mask-type:alpha',
+    };
     return { mask: `url(#${this.defs.add('mask', region, mask.elements)})` };
-  }
-
-  /** The canvas in the sketch's units. */
-  private canvasBox(): { x: number; y: number; width: number; height: number } {
-    const { width, height, view } = this.stage!.frame;
-    const back = inverse(view) ?? view;
-    const corners = [apply(back, 0, 0), apply(back, width, height)];
-    const [x, y] = [Math.min(corners[0][0], corners[1][0]), Math.min(corners[0][1], corners[1][1])];
-    return { x, y, width: Math.abs(corners[1][0] - corners[0][0]), height: Math.abs(corners[1][1] - corners[0][1]) };
   }
 
   private name(label: string | undefined): Attributes {
@@ -254,16 +282,12 @@ function title(label: string | undefined): string[] {
   return label === undefined ? [] : [textElement('title', label)];
 }
 
-function textPlace(x: number, y: number, width: number, height: number, transform: Matrix): Attributes {
-  return {
-    x,
-    y,
-    'font-size': height,
-    textLength: width,
-    lengthAdjust: 'spacingAndGlyphs',
-    fill: 'none',
-    transform: transformText(transform),
-  };
+/** As many digits as the view needs: seven, and one more for each time that it lies ten times its size away from 0. */
+function digitsFor({ x, y, width, height }: { x: number; y: number; width: number; height: number }): number {
+  const far = Math.max(Math.abs(x), Math.abs(y), Math.abs(x + width), Math.abs(y + height));
+  let digits = 7;
+  for (let size = Math.max(width, height); size < far && digits < 15; size *= 10) digits++;
+  return digits;
 }
 
 /** An opacity; left out where it is 1. */
