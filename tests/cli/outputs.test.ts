@@ -140,6 +140,15 @@ describe('many frames', () => {
     expect((await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--resume', '-q')).code).toBe(0);
     expect(frames('go')).toHaveLength(60);
     expect(bytes('go/07.png').equals(bytes('wakes.ts-one/007.png'))).toBe(true);
+    for (const length of [0, 5, 40]) {
+      writeFileSync(at('go/11.png'), bytes('go/12.png').subarray(0, length));
+      expect((await run('render', 'wakes.ts', '-o', 'go/%02d.png')).err).toContain('go/11.png is cut short; expected --resume to make what is missing');
+      expect((await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--resume', '-q')).code).toBe(0);
+      expect(bytes('go/11.png').equals(bytes('wakes.ts-one/011.png'))).toBe(true);
+    }
+    writeFileSync(at('go/11.png'), 'a letter');
+    expect((await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--resume')).err).toContain('go/11.png is of another run');
+    writeFileSync(at('go/11.png'), bytes('wakes.ts-one/011.png'));
     const other = await run('render', 'wakes.ts', '-o', 'go/%02d.png', '--seed', '9', '--resume');
     expect(other).toMatchObject({ code: 2, out: '' });
     expect(other.err).toBe('juggle: go/00.png and 59 more are of another run (Wakes & "trails", seed 1); expected another folder, or --overwrite to replace what is there\n');

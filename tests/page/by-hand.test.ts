@@ -48,6 +48,12 @@ async function drag(x: number, y: number, dx: number, dy: number, held?: () => P
   await viewer.page.mouse.up();
 }
 
+/** A picture that comes while something is held or typed takes that away: nothing is begun before all have come. */
+async function settled(): Promise<void> {
+  await until(() => viewer.page.workers().length, 2);
+  await viewer.page.waitForTimeout(800);
+}
+
 describe('numbers by hand', () => {
   test('a shape is dragged through all that is in force; the picture follows, undo brings back the same bytes', async () => {
     await choose('crate');
@@ -114,9 +120,11 @@ describe('numbers by hand', () => {
       await viewer.page.mouse.up();
     };
     const option = (): string | undefined => /label: 'crate'(, rotate: [-\d.]+)? \}/.exec(text())?.[0];
-    await turnBy(40);
-    await until(option, `label: 'crate', rotate: 40 }`);
-    await viewer.page.waitForTimeout(400);
+    await viewer.andSee(async () => {
+      await turnBy(40);
+      await until(option, `label: 'crate', rotate: 40 }`);
+    });
+    await settled();
     await turnBy(-60);
     await until(option, `label: 'crate', rotate: -20 }`);
     await viewer.button('Undo').click();
@@ -130,11 +138,14 @@ describe('numbers by hand', () => {
     expect(await viewer.page.locator('.chosen').textContent()).toMatch(/canvas\.rect; 2 others follow/);
     const handle = viewer.page.locator('.given .way', { hasText: 'size[1]' });
     const box = (await handle.boundingBox())!;
-    await viewer.page.mouse.move(box.x + 5, box.y + 5);
-    await viewer.page.mouse.down();
-    await viewer.page.mouse.move(box.x + 5 + 30, box.y + 5, { steps: 5 });
-    await viewer.page.mouse.up();
-    await until(text, sketch.replace('size: [12, 20]', 'size: [12, 30]'));
+    await viewer.andSee(async () => {
+      await viewer.page.mouse.move(box.x + 5, box.y + 5);
+      await viewer.page.mouse.down();
+      await viewer.page.mouse.move(box.x + 5 + 30, box.y + 5, { steps: 5 });
+      await viewer.page.mouse.up();
+      await until(text, sketch.replace('size: [12, 20]', 'size: [12, 30]'));
+    });
+    await settled();
     await until(() => viewer.field('size[1]').inputValue(), '30');
     await viewer.enter(viewer.field('size[0]'), '9.5');
     await until(text, sketch.replace('size: [12, 20]', 'size: [9.5, 30]'));

@@ -8,7 +8,8 @@ import type { Provenance } from './provenance.ts';
  * the format is four chunks, and encoders in plain JavaScript take thirty times as long.
  */
 
-const signature = Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
+/** What every PNG file begins with. */
+export const pngSignature = Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
 /** A quarter of the time of the usual level, for files a fifth larger. */
 export const packing = { level: 3, memLevel: 9 };
 /** Colors are those of sRGB, to be shown as they are perceived. */
@@ -39,7 +40,7 @@ export function pngHead(
   header.writeUInt32BE(height, 4);
   header[8] = 8;
   header[9] = opaque ? colorTypes.rgb : colorTypes.rgba;
-  return [signature, pngChunk('IHDR', header), pngChunk('sRGB', srgbIntent), ...provenanceChunks(from)];
+  return [pngSignature, pngChunk('IHDR', header), pngChunk('sRGB', srgbIntent), ...provenanceChunks(from)];
 }
 
 export function pngEnd(): Uint8Array {
@@ -49,7 +50,7 @@ export function pngEnd(): Uint8Array {
 /** Whether a PNG file is all there and undamaged: its chunks have the sums that they tell, up to its end. */
 export function isWholePng(bytes: Uint8Array): boolean {
   const png = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
-  if (!png.subarray(0, 8).equals(signature)) return false;
+  if (!png.subarray(0, 8).equals(pngSignature)) return false;
   for (let at = 8; at + 12 <= png.length;) {
     const end = at + 12 + png.readUInt32BE(at);
     if (end > png.length || crc32(png.subarray(at + 4, end - 4)) !== png.readUInt32BE(end - 4)) return false;

@@ -2,7 +2,7 @@ import { mkdir, readdir, readFile, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
-import { isWholePng } from '../png.ts';
+import { isWholePng, pngSignature } from '../png.ts';
 import { provenance, readProvenance, type Provenance } from '../provenance.ts';
 import type { Destination } from '../sink.ts';
 import { claim, type Claim } from '../unfinished.ts';
@@ -52,7 +52,8 @@ async function sequenceIn(
   { resume, overwrite }: SequenceOptions,
 ): Promise<Output> {
   const found = await framesThere(output);
-  const others = found.filter(({ texts }) => texts.Run !== setting.fingerprint);
+  // What is cut before it could tell its run is made once more as well.
+  const others = found.filter(({ texts, cut }) => texts.Run !== setting.fingerprint && !(resume && cut));
   if (others.length > 0 && !overwrite) throw ofAnotherRun(others);
   for (const { file, texts } of others) if (texts.Software === 'Frame Juggler') await rm(file, { force: true });
   const own = found.filter(({ frame, texts }) => texts.Run === setting.fingerprint && within(frame, setting.frames));
@@ -84,6 +85,8 @@ interface FoundFrame {
   readonly texts: Provenance;
   /** Whether all of the file is there, and as it was written. */
   readonly whole: boolean;
+  /** Whether it begins as a frame does, and ends before it tells anything of itself. */
+  readonly cut: boolean;
 }
 
 async function framesThere(output: string): Promise<FoundFrame[]> {
@@ -97,13 +100,21 @@ async function framesThere(output: string): Promise<FoundFrame[]> {
     if (!/^\d+$/.test(number) || frameFile(output, Number(number)) !== file) continue;
     const bytes = await readFile(file);
     const whole = after.endsWith('.svg') ? /<\/svg>\s*$/.test(bytes.toString()) : isWholePng(bytes);
-    found.push({ frame: Number(number), file, texts: readProvenance(bytes), whole });
+    const texts = readProvenance(bytes);
+    const begins = Buffer.from(after.endsWith('.svg') ? '<svg ' : pngSignature);
+    const cut = texts.Run === undefined && !whole && bytes.subarray(0, begins.length).equals(begins.subarray(0, bytes.length)); // prettier-ignore
+    found.push({ frame: Number(number), file, texts, whole, cut });
   }
   return found;
 }
 
 function ofAnotherRun(others: readonly FoundFrame[]): SketchError {
   const [{ file, texts }] = others;
+  if (others.every((other) => other.cut))
+    return new SketchError({
+      problem: `${file}${others.length > 1 ? ` and ${others.length - 1} more are` : ' is'} cut short`,
+      expected: 'expected --resume to make what is missing, or --overwrite to replace what is there',
+    });
   const more = others.length > 1 ? ` and ${others.length - 1} more` : '';
   const whose = texts.Seed === undefined ? '' : ` (${texts.Title}, seed ${texts.Seed})`;
   return new SketchError({
