@@ -6,3 +6,4 @@ import './memory.mjs';
 import './sequence.mjs';
 import './viewer.mjs';
 import './raster.mjs';
+import './exact.mjs';
