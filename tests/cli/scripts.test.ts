@@ -82,7 +82,11 @@ test('what cannot be done is said', async () => {
   const said = await script(`${trails}
     for (const options of [{ format: 'mp4' }, { to: 5 }, { frames: [0, 3] }, { threads: 0 }, { format: 'gif', frame: 2 }])
       await render(sketch, options).catch((error) => console.log(error.reason));
-    await render('nowhere.js').catch((error) => console.log(error.reason));`);
+    await render('nowhere.js').catch((error) => console.log(error.reason));
+    const { Writable } = await import('node:stream');
+    const gone = new Writable({ highWaterMark: 9, write() { this.destroy(); } });
+    await render(sketch, { to: gone, format: 'y4m' }).catch((error) => console.log(error.reason));
+    await render(sketch, { to: gone }).catch((error) => console.log(error.reason));`);
   expect(said.split('\n')).toEqual([
     expect.stringContaining('mp4 is made by an encoder and cannot go to memory or a stream'),
     expect.stringContaining('is neither a file nor a stream'),
@@ -90,6 +94,8 @@ test('what cannot be done is said', async () => {
     expect.stringContaining('threads'),
     expect.stringContaining('holds many frames, but one was asked for'),
     expect.stringContaining('nowhere.js is not there'),
+    expect.stringContaining('the stream was closed before all was written'),
+    expect.stringContaining('the stream was closed before all was written'),
   ]);
 }); // prettier-ignore
 

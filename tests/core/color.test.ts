@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { parseCssColor } from '../../packages/frame-juggler/src/paint/css-color.ts';
 import { colorMix, gray, hsl, oklch, ramp, rgb } from '../../packages/frame-juggler/src/index.ts';
 import { readColor } from '../../packages/frame-juggler/src/paint/color.ts';
 
@@ -31,6 +32,12 @@ describe('colors', () => {
     ['color(rec2020 1 1 1)', '#ffffff'],
     ['color(display-p3 0.5 0.5 0.5)', '#808080'],
   ])('%s is %s', (text, expected) => expect(css(text)).toBe(expected));
+
+  test('text without an end is no color, and is soon known for none', () => {
+    const nested = `rgb(calc(${'('.repeat(1e5)}1${')'.repeat(1e5)}) 0 0)`;
+    for (const text of [nested, '/*'.repeat(1e5), 'color-mix(in srgb, '.repeat(3e4), `rgb(${'1 '.repeat(1e5)})`])
+      expect(parseCssColor(text)).toBeUndefined();
+  });
 
   test('helpers give the colors that CSS gives', () => {
     expect(rgb(15, 42, 61, 0.5).toString()).toBe('#0f2a3d80');

@@ -40,6 +40,8 @@ const moments = kindOf<number | readonly [number, number]>(
 export interface ByteStream {
   write(bytes: Uint8Array): boolean;
   once(event: string, listener: () => void): unknown;
+  /** Whether it takes nothing any more. */
+  readonly destroyed?: boolean;
 }
 
 const isStream = (value: unknown): value is ByteStream => typeof (value as ByteStream | null)?.write === 'function';
@@ -135,8 +137,21 @@ export async function written<Facts>(
 /** Writes to a stream no faster than it takes. */
 function writerTo(stream: ByteStream): (bytes: Uint8Array) => Promise<void> {
   return async (bytes) => {
-    if (!stream.write(bytes)) await once(stream as unknown as EventEmitter, 'drain');
+    if (stream.destroyed === true) throw closedEarly();
+    if (stream.write(bytes)) return;
+    // Whoever reads may go away: then it never drains.
+    const over = new AbortController();
+    const heard = (event: string): Promise<unknown> => once(stream as unknown as EventEmitter, event, { signal: over.signal }); // prettier-ignore
+    try {
+      await Promise.race([heard('drain'), heard('close').then(() => Promise.reject(closedEarly()))]);
+    } finally {
+      over.abort();
+    }
   };
+}
+
+function closedEarly(): SketchError {
+  return new SketchError({ problem: 'the stream was closed before all was written' });
 }
 
 async function renderTo(sketch: Sketch, output: Destination, read: Read): Promise<Rendered> {

@@ -17,6 +17,9 @@ export function readQuantity(word: string): Quantity | undefined {
   return { value: Number(digits) * degreesPer[unit], unit: 'deg' };
 }
 
+/** Parentheses may stand within others, but no deeper than anyone writes them. */
+const deepest = 32;
+
 const token = /\s*(calc\(|[()*/]|\s[+-]\s|[^\s()*/]+)/y;
 
 /**
@@ -32,6 +35,7 @@ export function calculate(text: string, names: ReadonlyMap<string, number>): Qua
     tokens.push(found.trim());
   }
   let at = 0;
+  let depth = 0;
 
   const value = (): Quantity | undefined => {
     const word = tokens[at++];
@@ -40,7 +44,9 @@ export function calculate(text: string, names: ReadonlyMap<string, number>): Qua
       const named = names.get(word) ?? (word === 'pi' ? Math.PI : word === 'e' ? Math.E : undefined);
       return named === undefined ? readQuantity(word) : { value: named, unit: '' };
     }
+    if (++depth > deepest) return undefined;
     const inside = sum();
+    depth--;
     return tokens[at++] === ')' ? inside : undefined;
   };
   const product = (): Quantity | undefined => {
