@@ -3,7 +3,7 @@ export default {
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '\\.ts$': '<rootDir>/scripts/jest-transform.mjs' },
   // What the build packs for Node.
-  moduleNameMapper: { '^#fontkit$': 'fontkit' },
+  moduleNameMapper: { '^#(fontkit|linebreak|bidi-js)$': '$1' },
   testEnvironment: 'node',
   testTimeout: 120_000,
 };

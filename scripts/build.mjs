@@ -10,6 +10,8 @@ const cli = 'packages/cli';
 /** The files that speak to packages of many files, or of another module system: each is packed together with its own. */
 const packed = [
   'text/font-package.js',
+  'text/bidi-package.js',
+  'text/line-break-package.js',
   'sketch/decode-picture.js',
   'sketch/table.js',
   'formats/quantize.js',
@@ -53,16 +55,18 @@ for (const file of packed) {
     if (found) packages.add(found[1]);
   }
 }
-// Node reads fonts at the moment they are asked for, so it needs their package in the form that loads at once.
-await build({
-  stdin: { contents: "export { create } from 'fontkit';", resolveDir: library },
-  outfile: `${library}/dist/text/fontkit.cjs`,
-  bundle: true,
-  format: 'cjs',
-  platform: 'browser',
-  define: { global: 'globalThis' },
-  logLevel: 'warning',
-});
+// Node sets text at the moment it is asked for, so it needs these packages in the form that loads at once.
+for (const name of ['fontkit', 'linebreak', 'bidi-js'])
+  await build({
+    stdin: { contents: `module.exports = require('${name}');`, resolveDir: library },
+    outfile: `${library}/dist/text/${name}.cjs`,
+    bundle: true,
+    format: 'cjs',
+    platform: 'browser',
+    mainFields: name === 'fontkit' ? undefined : ['main'],
+    define: { global: 'globalThis' },
+    logLevel: 'warning',
+  });
 const licenses = [...packages].sort().map((folder) => {
   const { name, version, license } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8'));
   const file = readdirSync(folder).find((entry) => /^licen[cs]e/i.test(entry));

@@ -97,7 +97,9 @@ describe('text', () => {
     const said = (string: unknown, options: object): string =>
       errorOf(() => record((canvas) => canvas.text(string as string, options as never)));
     expect(said({ at: [0, 0] }, { at: [0, 0] })).toMatch('is not text; expected text or a number first');
-    expect(said('Quay', { at: [0, 0], font: 'Serif' })).toMatch("expected one of assets (asset.font), or 'default'");
+    expect(said('Quay', { at: [0, 0], font: 'Serif' })).toMatch(
+      "expected one of assets (asset.font), 'default', or a list",
+    );
     expect(said('Quay', { at: [0, 0], anchor: 'baseline-centre' })).toMatch('baseline-centre');
     expect(said('Quay', { at: [0, 0], sise: 3 })).toMatch('did you mean "size"?');
   });

@@ -73,16 +73,18 @@ async function drawnInNode(sketch: string, frame: number): Promise<Buffer> {
   return opaque;
 }
 
+const twoWays = path.resolve('tests/fixtures/two-ways.ts');
 const pages = ['shapes', 'strokes', 'gradients', 'blends', 'groups', 'texts', 'images'];
 
 describe('the surfaces', () => {
-  test.each([...pages.map((name, frame) => [name, sheet, frame] as const), ['the demo', demo, 200] as const])(
-    'the raster pixels in Chromium are those in Node: %s',
-    async (_, sketch, frame) => {
-      const [{ raster }, node] = await Promise.all([drawnInPage(sketch, frame, 1), drawnInNode(sketch, frame)]);
-      expect(Buffer.from(raster, 'base64').equals(node)).toBe(true);
-    },
-  );
+  test.each([
+    ...pages.map((name, frame) => [name, sheet, frame] as const),
+    ['the demo', demo, 200] as const,
+    ['text of three scripts', twoWays, 0] as const,
+  ])('the raster pixels in Chromium are those in Node: %s', async (_, sketch, frame) => {
+    const [{ raster }, node] = await Promise.all([drawnInPage(sketch, frame, 1), drawnInNode(sketch, frame)]);
+    expect(Buffer.from(raster, 'base64').equals(node)).toBe(true);
+  });
 
   test('a mounted sketch shows the raster’s pixels where it is asked to, frame after frame upon its trails', async () => {
     const differing = await page.evaluate(

@@ -28,12 +28,11 @@ import { isOwnShape, type OwnShape } from '../shapes/own.ts';
 import { addPicture, pictureOptions, type PictureOptions } from '../shapes/picture.ts';
 import type { Anchor } from '../shapes/place.ts';
 import type { TextSetting } from '../text/layout.ts';
-import type { OwnWeight } from '../text/font.ts';
-import { lettering, loadFonts } from '../text/lettering.ts';
+import { lettering, loadLettering } from '../text/lettering.ts';
+import { needsOf, type TextNeed } from '../text/needs.ts';
 import { readString, textOptions, type TextOptions } from '../text/options.ts';
 import {
   initialTextStyle,
-  ownWeight,
   restyleText,
   textStyleOptions,
   type TextStyle,
@@ -134,7 +133,7 @@ interface Recording {
   readonly writer: FrameWriter;
   /** Texts to be set once their fonts are there, and the items that they are to be the outlines of. */
   readonly texts: { readonly item: number; readonly setting: TextSetting }[];
-  readonly weights: Set<OwnWeight>;
+  readonly needs: Set<TextNeed>;
 }
 
 type GivenTo<Kind> = Kind extends ShapeKind<infer Given> ? Given : never;
@@ -167,7 +166,7 @@ export class Canvas {
 
   constructor(
     private readonly setup: CanvasSetup,
-    private readonly recording: Recording = { writer: new FrameWriter(), texts: [], weights: new Set() },
+    private readonly recording: Recording = { writer: new FrameWriter(), texts: [], needs: new Set() },
   ) {
     const { view } = setup;
     this.surroundings = {
@@ -380,7 +379,7 @@ export class Canvas {
 
   /** Loads the fonts of texts that are to be set, where they are not there yet. @internal */
   async ready(): Promise<void> {
-    if (this.recording.texts.length > 0) await loadFonts(this.recording.weights);
+    if (this.recording.texts.length > 0) await loadLettering(this.recording.needs);
   }
 
   /** How many items have been recorded, those of clips among them. @internal */
@@ -405,13 +404,13 @@ export class Canvas {
 
   /** Sets the texts; gives the characters that their fonts lack. */
   private setTexts(): string[] {
-    const { writer, texts, weights } = this.recording;
+    const { writer, texts, needs } = this.recording;
     if (texts.length === 0) return [];
-    const { layOut, fonts } = lettering(weights);
+    const { layOut, means } = lettering(needs);
     const lacking = new Set<string>();
     for (const { item, setting } of texts) {
       const start = writer.path.length;
-      const block = layOut(setting, fonts);
+      const block = layOut(setting, means);
       writer.path.path(block.path);
       writer.setOutline(item, start);
       if (block.simple) writer.set('simple', item, 1);
@@ -503,15 +502,14 @@ export class Canvas {
 
   /** Notes a text: its outline comes once its font is there. */
   private putText(call: string, string: string, options: TextOptions & ShapeOptions, style: TextStyle): void {
-    const { writer, texts, weights } = this.recording;
+    const { writer, texts, needs } = this.recording;
     const { at, anchor, maxWidth } = options;
     const pin: Pair = [xOf(at), yOf(at)];
     const { anchor: _anchor, ...given } = options;
     const item = this.put(call, { inside: true, pin }, writer.path.length, given, this.lookOf(call, options));
     writer.setName('text', item, string);
     texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up: this.surroundings.up } });
-    const weight = ownWeight(style);
-    if (weight !== undefined) weights.add(weight);
+    for (const need of needsOf(string, style, maxWidth)) needs.add(need);
   }
 
   /** The style in force with a shape's own. */

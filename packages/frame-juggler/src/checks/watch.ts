@@ -3,7 +3,8 @@ import type { Random } from '../chance/random.ts';
 import { sketchLine, type SourceLine } from '../error.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
 import { lettering } from '../text/lettering.ts';
-import { ownWeight, restyleText, type TextStyle, type TextStyleOptions } from '../text/style.ts';
+import { needsOf } from '../text/needs.ts';
+import { restyleText, type TextStyle, type TextStyleOptions } from '../text/style.ts';
 
 /*
  * What a sketch does while it is watched: which calls it makes of its canvas, and what it asks for. It is watched from
@@ -179,12 +180,9 @@ function textFacts(canvas: Canvas, name: string | symbol, given: readonly unknow
 export function noteLacking(log: PaintLog): void {
   for (const call of log.calls) {
     if (call.textStyle === undefined) continue;
-    const { font } = call.textStyle;
-    const weight = ownWeight(call.textStyle) ?? 'regular';
-    const used = font === 'default' ? lettering([weight]).fonts.get(weight)! : font;
-    call.lacking = String(call.given[0])
-      .split(/\r?\n/)
-      .flatMap((line) => used.set(line).lacking);
+    const [string, style] = [String(call.given[0]), call.textStyle];
+    const { layOut, means } = lettering(needsOf(string, style, undefined));
+    call.lacking = layOut({ string, pin: [0, 0], style, anchor: undefined, maxWidth: undefined, up: false }, means).lacking; // prettier-ignore
   }
 }
 

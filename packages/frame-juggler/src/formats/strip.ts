@@ -2,7 +2,7 @@ import { Canvas } from '../canvas/canvas.ts';
 import { gray, rgb } from '../paint/color.ts';
 import type { Picture } from '../paint/picture.ts';
 import { rasterize } from '../surfaces/raster/rasterize.ts';
-import { loadFonts } from '../text/lettering.ts';
+import { loadLettering } from '../text/lettering.ts';
 
 /** One picture of a strip. */
 export interface StripTile {
@@ -29,7 +29,7 @@ export function layOfStrip(
 
 /** Pictures of one size side by side in rows, each with a text under it, as one picture. */
 export async function layOutStrip(tiles: readonly StripTile[], columns: number): Promise<Picture> {
-  await loadFonts(['regular']);
+  await loadLettering(['regular']);
   const { width, height } = tiles[0].picture;
   const { across, cell, ...sheet } = layOfStrip(tiles[0].picture, tiles.length, columns);
   const canvas = new Canvas({

@@ -180,3 +180,12 @@ function roots(a: number, b: number, c: number): number[] {
   const root = Math.sqrt(inside);
   return [(-b + root) / (2 * a), (-b - root) / (2 * a)];
 }
+
+/** Adds a path to another one, scaled about its origin, which comes to (x, y). */
+export function addPlaced(path: number[], added: Path, x: number, y: number, scaleX: number, scaleY: number): void {
+  for (let i = 0; i < added.length;) {
+    const end = i + commandLength[added[i]];
+    path.push(added[i++]);
+    for (; i < end; i += 2) path.push(x + added[i] * scaleX, y + added[i + 1] * scaleY);
+  }
+}

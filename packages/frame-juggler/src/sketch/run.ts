@@ -7,7 +7,7 @@ import type { Frame } from '../frame/frame.ts';
 import type { hitsLabel } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
-import { fontsWantedAtStart, loadFonts } from '../text/lettering.ts';
+import { loadLettering, neededAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
 import { dialNamed, dialValues } from './dials.ts';
 import { Input, type InputEvent, type InputSource, type Pointer } from './input.ts';
@@ -208,7 +208,7 @@ export class Run {
   private async begin(): Promise<void> {
     const { host = noHost, onLoad, input } = this.options;
     const [assets] = await this.call('load', () =>
-      Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadFonts(fontsWantedAtStart())]),
+      Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadLettering(neededAtStart())]),
     );
     this.assets = assets;
     this.at = 0;

@@ -1,10 +1,11 @@
 import type { Path } from '../geometry/path.ts';
+import { drawsNothing } from './characters.ts';
 import type { Winding } from './winding.ts';
 
 /** The weights of the library's own font. */
 export type OwnWeight = 'regular' | 'bold';
 
-/** A line of text set in a font, in ems from the start of its baseline; y grows downwards. */
+/** A line of text as it is set, in ems from the start of its baseline; y grows downwards. */
 export interface SetLine {
   readonly advance: number;
   readonly path: Path;
@@ -13,7 +14,7 @@ export interface SetLine {
   /** How far it reaches up and down. */
   readonly top: number;
   readonly bottom: number;
-  /** The characters that the font has no glyphs for, each once. */
+  /** The characters that no font of it has glyphs for, each once. */
   readonly lacking: readonly string[];
 }
 
@@ -23,8 +24,8 @@ export interface Typesetter {
   readonly capHeight: number;
   /** Whether it has a glyph for a character. */
   has(character: string): boolean;
-  /** Sets one line, with its kerning and its ligatures. */
-  set(text: string): Omit<SetLine, 'lacking'>;
+  /** Sets one line, or a part of one that runs one way, with its kerning and its ligatures. */
+  set(text: string, rightToLeft: boolean): Omit<SetLine, 'lacking'>;
 }
 
 const maxLines = 2000;
@@ -42,16 +43,23 @@ export class Font {
     return this.typesetter.capHeight;
   }
 
-  set(text: string): SetLine {
-    let line = this.lines.get(text);
+  /** Whether it has glyphs for all that a text draws. */
+  draws(text: string): boolean {
+    return this.lacking(text).length === 0;
+  }
+
+  set(text: string, rightToLeft = false): SetLine {
+    const key = rightToLeft ? `\u202e${text}` : text;
+    let line = this.lines.get(key);
     if (line === undefined) {
       if (this.lines.size === maxLines) this.lines.clear();
-      this.lines.set(text, (line = { ...this.typesetter.set(text), lacking: this.lacking(text) }));
+      line = { ...this.typesetter.set(text, rightToLeft), lacking: this.lacking(text) };
+      this.lines.set(key, line);
     }
     return line;
   }
 
   private lacking(text: string): string[] {
-    return [...new Set(text)].filter((character) => !/[\s\p{Cf}]/u.test(character) && !this.typesetter.has(character));
+    return [...new Set(text)].filter((character) => !drawsNothing(character) && !this.typesetter.has(character));
   }
 }

@@ -1,9 +1,20 @@
-import { commandLength, type Path } from '../geometry/path.ts';
+import { addPlaced, type Path } from '../geometry/path.ts';
 import type { Pair } from '../schema/point.ts';
 import { anchorFraction } from '../shapes/place.ts';
+import { clustersOf } from './characters.ts';
+import type { Directions, DirectedRuns } from './directions.ts';
 import type { Font, OwnWeight, SetLine } from './font.ts';
+import { breakAtSpaces, breaksElsewhere, type LineBreaks } from './line-breaks.ts';
 import type { TextAnchor } from './options.ts';
-import { ownWeight, type TextStyle } from './style.ts';
+import { setRuns } from './set-line.ts';
+import { fontsOf, type TextStyle } from './style.ts';
+
+/** What texts are set with: the library's own fonts, and rules that few texts need. */
+export interface Means {
+  readonly fonts: ReadonlyMap<OwnWeight, Font>;
+  readonly breaks?: LineBreaks;
+  readonly directions?: Directions;
+}
 
 /** A text as it is to be set. */
 export interface TextSetting {
@@ -31,29 +42,33 @@ export interface TextBlock {
 }
 
 /** Sets a text: breaks its lines, and gives its outline. */
-export function layOut(setting: TextSetting, fonts: ReadonlyMap<OwnWeight, Font>): TextBlock {
-  const { string, pin, style, anchor, maxWidth = Infinity, up } = setting;
-  const weight = ownWeight(style);
-  const font = weight === undefined ? (style.font as Font) : fonts.get(weight)!;
+export function layOut(setting: TextSetting, means: Means): TextBlock {
+  const { pin, style, anchor, up } = setting;
   const { size } = style;
-  const lines = string.split(/\r?\n/).flatMap((line) => breakLine(line, font, size > 0 ? maxWidth / size : Infinity));
-  const widths = lines.map((line) => font.set(line).advance * size);
+  const lines = linesOf(setting, means);
+  const widths = lines.map(({ set }) => set.advance * size);
   const width = widths.reduce((widest, each) => Math.max(widest, each), 0);
   const leading = style.lineHeight * size;
-  const capHeight = font.capHeight * size;
+  const capHeight = fontsOf(style, means.fonts)[0].capHeight * size;
   const height = capHeight + (lines.length - 1) * leading;
   // The box's fractions, from the left and from the top.
   const [ax, ay] = textAnchor(anchor, capHeight / (height || 1));
   const align = style.align === 'auto' ? ax : { left: 0, center: 0.5, right: 1 }[style.align];
   const path: number[] = [];
-  lines.forEach((line, index) => {
+  lines.forEach(({ set }, index) => {
     const x = pin[0] - ax * width + align * (width - widths[index]);
     const below = capHeight + index * leading - ay * height;
-    addScaled(path, font.set(line).path, size, x, pin[1] + (up ? -below : below), up ? -size : size);
+    addPlaced(path, set.path, x, pin[1] + (up ? -below : below), size, up ? -size : size);
   });
-  const set = lines.map((line) => font.set(line));
-  const lacking = set.flatMap((line) => line.lacking);
-  return { path, width, height, lines, simple: areApart(set, style.lineHeight), lacking };
+  const set = lines.map((line) => line.set);
+  return {
+    path,
+    width,
+    height,
+    lines: lines.map(({ text }) => text),
+    simple: areApart(set, style.lineHeight),
+    lacking: [...new Set(set.flatMap((line) => line.lacking))],
+  };
 }
 
 /** Whether no letters lie over others, in a line or from one to the next. */
@@ -71,35 +86,84 @@ function textAnchor(anchor: TextAnchor | undefined, firstBaseline: number): Pair
   return anchorFraction(anchor as Exclude<TextAnchor, keyof typeof baselineAnchors> | undefined, { up: false });
 }
 
-function addScaled(path: number[], glyphs: Path, scaleX: number, x: number, y: number, scaleY: number): void {
-  for (let i = 0; i < glyphs.length;) {
-    const length = commandLength[glyphs[i]];
-    path.push(glyphs[i]);
-    for (let j = i + 1; j < i + length; j += 2) path.push(x + glyphs[j] * scaleX, y + glyphs[j + 1] * scaleY);
-    i += length;
-  }
+/** A line of a text: what it says, and how it is set. */
+interface Line {
+  readonly text: string;
+  readonly set: SetLine;
 }
 
-/** A line in pieces no wider than `max` ems: broken at spaces, and inside words that are wider by themselves. */
-function breakLine(line: string, font: Font, max: number): string[] {
-  if (max === Infinity || font.set(line).advance <= max) return [line];
-  const result: string[] = [];
-  let current = '';
-  for (const word of line.split(/(?<=\s)(?=\S)/)) {
-    if (font.set((current + word).trimEnd()).advance <= max) {
-      current += word;
-      continue;
-    }
-    if (current !== '') result.push(current.trimEnd());
-    current = '';
-    for (const letter of word) {
-      if (current !== '' && font.set((current + letter).trimEnd()).advance > max) {
-        result.push(current);
-        current = '';
-      }
-      current += letter;
+/** What ends a line for good (UAX 14, rules 4 and 5). */
+const lineEnd = /\r\n|[\n\v\f\r\u0085\u2028\u2029]/;
+
+function linesOf({ string, style, maxWidth = Infinity }: TextSetting, means: Means): Line[] {
+  const fonts = fontsOf(style, means.fonts);
+  const max = style.size > 0 ? maxWidth / style.size : Infinity;
+  const breaks = breaksElsewhere(string) ? means.breaks : undefined;
+  return string.split(lineEnd).flatMap((paragraph) => {
+    const runs = means.directions?.(paragraph) ?? straightOn(paragraph);
+    const whole = { text: paragraph, set: setRuns(runs(0, paragraph.length), fonts) };
+    if (whole.set.advance <= max) return [whole];
+    const set = (start: number, end: number): Line => pieceOf(paragraph, start, end, runs, fonts);
+    return breakParagraph(paragraph, (breaks ?? breakAtSpaces)(paragraph), max, set);
+  });
+}
+
+/** A paragraph of which nothing runs from right to left. */
+function straightOn(paragraph: string): DirectedRuns {
+  return (start, end) => [{ text: paragraph.slice(start, end), rightToLeft: false }];
+}
+
+const softHyphen = '\u00ad';
+/** The spaces that a line may be broken at. */
+const spacesAtEnd = /[ \t\u1680\u2000-\u2006\u2008-\u200a\u205f\u3000]+$/;
+
+/** A line of a paragraph between two places, without the spaces at its end; a soft hyphen there is seen. */
+function pieceOf(paragraph: string, start: number, end: number, runs: DirectedRuns, fonts: readonly Font[]): Line {
+  const text = paragraph.slice(start, end).replace(spacesAtEnd, '');
+  const directed = runs(start, start + text.length);
+  if (!text.endsWith(softHyphen)) return { text, set: setRuns(directed, fonts) };
+  const hyphen = fonts.some((font) => font.draws('\u2010')) ? '\u2010' : '-';
+  // It is the one soft hyphen at the end of a run that ends the line.
+  const seen = directed.map((run) => (run.text.endsWith(softHyphen) ? { ...run, text: run.text.slice(0, -1) + hyphen } : run)); // prettier-ignore
+  return { text: text.slice(0, -1) + hyphen, set: setRuns(seen, fonts) };
+}
+
+/** A paragraph in lines no wider than `max` ems: broken where it may be, and inside words that are wider by themselves. */
+function breakParagraph(
+  paragraph: string,
+  places: readonly number[],
+  max: number,
+  set: (start: number, end: number) => Line,
+): Line[] {
+  const lines: Line[] = [];
+  let start = 0;
+  let fitting: Line | undefined;
+  let end = 0;
+  const finish = (): void => {
+    if (fitting !== undefined) lines.push(fitting);
+    fitting = undefined;
+    start = end;
+  };
+  const tryTo = (place: number): boolean => {
+    const line = set(start, place);
+    if (line.set.advance > max) return false;
+    fitting = line;
+    end = place;
+    return true;
+  };
+  for (const place of places) {
+    if (tryTo(place)) continue;
+    finish();
+    if (tryTo(place)) continue;
+    let within = start;
+    for (const cluster of clustersOf(paragraph.slice(start, place))) {
+      within += cluster.length;
+      if (tryTo(within)) continue;
+      finish();
+      // A single one that is too wide has a line of its own.
+      if (!tryTo(within)) [fitting, end] = [set(start, within), within];
     }
   }
-  if (current !== '') result.push(current.trimEnd());
-  return result;
+  finish();
+  return lines;
 }

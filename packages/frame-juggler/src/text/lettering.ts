@@ -1,6 +1,8 @@
 import { SketchError } from '../error.ts';
+import type { BidiFactory } from './directions.ts';
 import type { Font, OwnWeight } from './font.ts';
-import type { layOut } from './layout.ts';
+import type { layOut, Means } from './layout.ts';
+import { allNeeds, type TextNeed } from './needs.ts';
 import type { OpenFont } from './read-font.ts';
 
 /*
@@ -10,16 +12,22 @@ import type { OpenFont } from './read-font.ts';
  * can read files at once, as Node can, reads them when they are first asked for instead.
  */
 
-export const allWeights: readonly OwnWeight[] = ['regular', 'bold'];
-
 /** What sets text and reads fonts, of a host that has them at once. */
 export interface LetteringHost {
   readonly layOut: typeof layOut;
   readonly readFont: (name: string, bytes: Uint8Array) => Font;
   readonly ownFont: (weight: OwnWeight) => Uint8Array;
+  readonly breaks: () => NonNullable<Means['breaks']>;
+  readonly directions: () => NonNullable<Means['directions']>;
 }
 
-const fonts = new Map<OwnWeight, Font>();
+interface Loaded {
+  readonly fonts: Map<OwnWeight, Font>;
+  breaks?: Means['breaks'];
+  directions?: Means['directions'];
+}
+
+const loaded: Loaded = { fonts: new Map() };
 let setter: typeof layOut | undefined;
 let host: LetteringHost | undefined;
 let atStart = false;
@@ -32,48 +40,63 @@ export function readFontsAtOnce(given: LetteringHost): void {
   setter = given.layOut;
 }
 
-/** Tells that text may be set before a paint is over, so that a run begins by loading the fonts. */
+/** Tells that text may be set before a paint is over, so that a run begins by loading all that sets it. */
 export function wantFontsAtStart(): void {
   atStart = true;
 }
 
-/** The fonts that a run is to load before it starts. */
-export function fontsWantedAtStart(): readonly OwnWeight[] {
-  return atStart && host === undefined ? allWeights : [];
+/** What a run is to load before it starts. */
+export function neededAtStart(): readonly TextNeed[] {
+  return atStart && host === undefined ? allNeeds : [];
 }
 
-/** What sets text, and the library's own fonts. @throws SketchError where they are not loaded */
-export function lettering(weights: Iterable<OwnWeight>): {
-  layOut: typeof layOut;
-  fonts: ReadonlyMap<OwnWeight, Font>;
-} {
-  const lacking = [...weights].filter((weight) => !fonts.has(weight));
+const isThere = (need: TextNeed): boolean =>
+  need === 'breaks' || need === 'directions' ? loaded[need] !== undefined : loaded.fonts.has(need);
+
+/** What sets text, and what it sets it with. @throws SketchError where that is not loaded */
+export function lettering(needs: Iterable<TextNeed>): { layOut: typeof layOut; means: Means } {
+  const lacking = [...needs].filter((need) => !isThere(need));
   if (host !== undefined)
-    for (const weight of lacking) fonts.set(weight, host.readFont(nameOf(weight), host.ownFont(weight)));
+    for (const need of lacking)
+      if (need === 'breaks') loaded.breaks = host.breaks();
+      else if (need === 'directions') loaded.directions = host.directions();
+      else loaded.fonts.set(need, host.readFont(nameOf(need), host.ownFont(need)));
   else if (setter === undefined || lacking.length > 0)
     throw new SketchError({ problem: 'text was set before its font was loaded', expected: 'await loadFonts() before' });
-  return { layOut: setter!, fonts };
+  return { layOut: setter!, means: loaded };
 }
 
 /**
- * Loads the library's own fonts, once. A sketch's run does this by itself; it is only needed to measure text outside a
- * sketch.
+ * Loads the library's own fonts, once, with what sets text of any script. A sketch's run does this by itself; it is only
+ * needed to measure text outside a sketch.
  */
-export async function loadFonts(weights: Iterable<OwnWeight> = allWeights): Promise<void> {
-  if (host !== undefined) return void lettering(weights);
+export async function loadFonts(weights: Iterable<OwnWeight> = ['regular', 'bold']): Promise<void> {
+  await loadLettering([...weights, 'breaks', 'directions']);
+}
+
+/** Loads what texts need, where it is not there yet. */
+export async function loadLettering(needs: Iterable<TextNeed>): Promise<void> {
+  if (host !== undefined) return void lettering(needs);
   setter ??= (await import('./layout.ts')).layOut;
-  await Promise.all(
-    [...weights].map(async (weight) => {
-      if (fonts.has(weight)) return;
-      const [{ unpack }, readFont, { packed }] = await Promise.all([
-        import('./read-font.ts'),
-        fontReader(),
-        weight === 'bold' ? import('./generated/bold.ts') : import('./generated/regular.ts'),
-      ]);
-      const font = readFont(nameOf(weight), await unpack(packed));
-      if (!fonts.has(weight)) fonts.set(weight, font);
-    }),
-  );
+  await Promise.all([...needs].filter((need) => !isThere(need)).map(load));
+}
+
+async function load(need: TextNeed): Promise<void> {
+  if (need === 'breaks') {
+    const [{ lineBreaksBy }, { LineBreaker }] = await Promise.all([import('./line-breaks.ts'), import('./line-break-package.ts')]); // prettier-ignore
+    loaded.breaks ??= lineBreaksBy(LineBreaker);
+  } else if (need === 'directions') {
+    const [{ directionsBy }, { bidiFactory }] = await Promise.all([import('./directions.ts'), import('./bidi-package.ts')]); // prettier-ignore
+    loaded.directions ??= directionsBy(bidiFactory as unknown as BidiFactory);
+  } else {
+    const [{ unpack }, readFont, { packed }] = await Promise.all([
+      import('./read-font.ts'),
+      fontReader(),
+      need === 'bold' ? import('./generated/bold.ts') : import('./generated/regular.ts'),
+    ]);
+    const font = readFont(nameOf(need), await unpack(packed));
+    if (!loaded.fonts.has(need)) loaded.fonts.set(need, font);
+  }
 }
 
 /** What reads a font's file; it is loaded where it is not there. */

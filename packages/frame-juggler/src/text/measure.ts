@@ -4,8 +4,9 @@ import { pathData } from '../geometry/write-path-data.ts';
 import { pairOf, type Point } from '../schema/point.ts';
 import type { TextBlock } from './layout.ts';
 import { lettering, wantFontsAtStart } from './lettering.ts';
+import { needsOf } from './needs.ts';
 import { measureOptions, readString, textOptions, type MeasureOptions, type TextOptions } from './options.ts';
-import { initialTextStyle, ownWeight, restyleText } from './style.ts';
+import { initialTextStyle, restyleText } from './style.ts';
 
 // Whoever asks how large a text is wants to know at once: a sketch that imports this starts with the fonts loaded.
 wantFontsAtStart();
@@ -50,10 +51,7 @@ export function textOutline(string: string | number, options: TextOptions): stri
 
 function set(string: string, at: Point, options: MeasureOptions): TextBlock {
   const style = restyleText(initialTextStyle, options);
-  const weight = ownWeight(style);
-  const { layOut, fonts } = lettering(weight === undefined ? [] : [weight]);
-  return layOut(
-    { string, pin: pairOf(at), style, anchor: options.anchor, maxWidth: options.maxWidth, up: false },
-    fonts,
-  );
+  const { anchor, maxWidth } = options;
+  const { layOut, means } = lettering(needsOf(string, style, maxWidth));
+  return layOut({ string, pin: pairOf(at), style, anchor, maxWidth, up: false }, means);
 }

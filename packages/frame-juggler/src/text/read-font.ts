@@ -1,6 +1,7 @@
 import type * as fontkit from 'fontkit';
 import { fail, show } from '../error.ts';
 import { close, cubic, isFinitePath, line, move, quad } from '../geometry/path.ts';
+import { drawsNothing, withoutUndrawn } from './characters.ts';
 import { Font, type SetLine } from './font.ts';
 import { glyphShape, lineWinding, type GlyphShape, type PlacedGlyph } from './winding.ts';
 
@@ -9,14 +10,18 @@ export type OpenFont = typeof fontkit.create;
 
 /** Reads a font file: TTF, OTF, WOFF or WOFF2. Throws an Error that says what is wrong with it. */
 export function readFont(name: string, bytes: Uint8Array, openFont: OpenFont): Font {
-  const { font, em, capHeight } = open(bytes, openFont);
-  const shapes: Shapes = new Map();
+  const opened = open(bytes, openFont);
+  const { font, capHeight } = opened;
   return new Font(name, {
     capHeight,
-    has: (character) => font.hasGlyphForCodePoint(character.codePointAt(0)!),
-    set(text) {
+    has: (character) => {
+      const code = character.codePointAt(0)!;
+      // Of a way of coloring glyphs that is newer than the package, only what has an outline of its own is drawn.
+      return font.hasGlyphForCodePoint(code) && (opened.layers === undefined || hasOutline(font.glyphForCodePoint(code), opened)); // prettier-ignore
+    },
+    set(text, rightToLeft) {
       try {
-        return setLine(font, em, shapes, text);
+        return setLine(opened, composed(font, withoutUndrawn(text)), rightToLeft);
       } catch (cause) {
         return fail({ call: 'text', problem: `the font ${name} is damaged: it cannot set ${show(text)}`, cause });
       }
@@ -24,33 +29,81 @@ export function readFont(name: string, bytes: Uint8Array, openFont: OpenFont): F
   });
 }
 
-function open(bytes: Uint8Array, openFont: OpenFont): { font: fontkit.Font; em: number; capHeight: number } {
+/** As fonts of color emoji are. */
+class PicturesOnly extends Error {
+  override message = 'its glyphs are pictures, which text is not drawn with: expected a font of outlines';
+}
+
+/** A font as the package reads it, and what is known of its glyphs, by their numbers. */
+interface OpenedFont {
+  readonly font: fontkit.Font;
+  readonly em: number;
+  /** The height of capitals, in ems. */
+  readonly capHeight: number;
+  /** The glyphs that a glyph of several colors is made of; undefined where the font has none such. */
+  readonly layers: ReadonlyMap<number, readonly number[]> | undefined;
+  readonly shapes: Map<number, GlyphShape>;
+}
+
+/** What the package's types leave out: the font's directory, and its table of colored glyphs. */
+interface Tables {
+  readonly directory: { readonly tables: Record<string, unknown> };
+  readonly COLR: {
+    readonly baseGlyphRecord: readonly { gid: number; firstLayerIndex: number; numLayers: number }[] | null;
+    readonly layerRecords: readonly { gid: number }[] | null;
+  };
+}
+
+function open(bytes: Uint8Array, openFont: OpenFont): OpenedFont {
   try {
     const opened = openFont(bytes as Buffer);
     const font = 'fonts' in opened ? opened.fonts[0] : opened;
+    const { tables } = (font as unknown as Tables).directory;
+    if (!['glyf', 'CFF ', 'CFF2'].some((outlines) => outlines in tables)) throw new PicturesOnly();
+    const layers = takeLayers(font as unknown as Tables);
     const em = font.unitsPerEm;
     // Measured, as what files say of it is often a little off.
     const capHeight = (font.layout('H').bbox.maxY || font.capHeight) / em;
     if (!(em > 0) || !Number.isFinite(capHeight)) throw new Error('its measures are no numbers');
-    return { font, em, capHeight };
+    return { font, em, capHeight, layers, shapes: new Map() };
   } catch (cause) {
+    if (cause instanceof PicturesOnly) throw cause;
     throw new Error('it is not a font that can be read: expected TTF, OTF, WOFF or WOFF2', { cause });
   }
 }
 
-/** What is known of a font's glyphs, by their numbers. */
-type Shapes = Map<number, GlyphShape>;
+/** The layers of a font's colored glyphs. The package is kept from them: it takes every glyph of such a font for one. */
+function takeLayers(font: Tables): OpenedFont['layers'] {
+  if (!('COLR' in font.directory.tables)) return undefined;
+  const { baseGlyphRecord, layerRecords } = font.COLR;
+  delete font.directory.tables.COLR;
+  const layers = (layerRecords ?? []).map(({ gid }) => gid);
+  return new Map(
+    (baseGlyphRecord ?? []).map((base) => [
+      base.gid,
+      layers.slice(base.firstLayerIndex, base.firstLayerIndex + base.numLayers),
+    ]),
+  );
+}
 
-function setLine(font: fontkit.Font, em: number, shapes: Shapes, text: string): Omit<SetLine, 'lacking'> {
-  const { glyphs, positions } = font.layout(text);
+/** Letters with their marks as one character, where the font has it. */
+function composed(font: fontkit.Font, text: string): string {
+  if (!/\p{M}/u.test(text)) return text;
+  const whole = text.normalize('NFC');
+  return [...whole].every((character) => drawsNothing(character) || font.hasGlyphForCodePoint(character.codePointAt(0)!)) ? whole : text; // prettier-ignore
+}
+
+function setLine(opened: OpenedFont, text: string, rightToLeft: boolean): Omit<SetLine, 'lacking'> {
+  const { font, em } = opened;
+  const { glyphs, positions } = font.layout(text, undefined, undefined, undefined, rightToLeft ? 'rtl' : 'ltr');
   const path: number[] = [];
   const placed: PlacedGlyph[] = [];
   let [pen, top, bottom] = [0, 0, 0];
   for (const [index, glyph] of glyphs.entries()) {
     const { xAdvance, xOffset, yOffset } = positions[index];
     const [x, y] = [(pen + xOffset) / em, -yOffset / em];
-    addGlyph(path, glyph, x, y, 1 / em);
-    const shape = shapeOf(glyph, em, shapes);
+    addGlyph(path, glyph, opened, x, y);
+    const shape = shapeOf(glyph, opened);
     placed.push({ shape, x, y });
     top = Math.min(top, y + (shape.box?.top ?? 0));
     bottom = Math.max(bottom, y + (shape.box?.bottom ?? 0));
@@ -60,23 +113,28 @@ function setLine(font: fontkit.Font, em: number, shapes: Shapes, text: string): 
   return { advance: pen / em, path, winding: lineWinding(placed), top, bottom };
 }
 
-function shapeOf(glyph: fontkit.Glyph, em: number, shapes: Shapes): GlyphShape {
-  let shape = shapes.get(glyph.id);
+function shapeOf(glyph: fontkit.Glyph, opened: OpenedFont): GlyphShape {
+  let shape = opened.shapes.get(glyph.id);
   if (shape === undefined) {
     const path: number[] = [];
-    addGlyph(path, glyph, 0, 0, 1 / em);
-    shapes.set(glyph.id, (shape = glyphShape(path)));
+    addGlyph(path, glyph, opened, 0, 0);
+    opened.shapes.set(glyph.id, (shape = glyphShape(path)));
   }
   return shape;
 }
 
+const hasOutline = (glyph: fontkit.Glyph, opened: OpenedFont): boolean => shapeOf(glyph, opened).box !== undefined;
+
 const commands = { moveTo: move, lineTo: line, quadraticCurveTo: quad, bezierCurveTo: cubic, closePath: close };
 
-function addGlyph(path: number[], glyph: fontkit.Glyph, x: number, y: number, scale: number): void {
-  for (const { command, args } of glyph.path.commands) {
-    path.push(commands[command]);
-    for (let i = 0; i < args.length; i += 2) path.push(x + args[i] * scale, y - args[i + 1] * scale);
-  }
+/** Adds a glyph's outline, in ems; one of several colors is drawn in one, the text's: the outlines of all its layers. */
+function addGlyph(path: number[], glyph: fontkit.Glyph, { font, em, layers }: OpenedFont, x: number, y: number): void {
+  const scale = 1 / em;
+  for (const layer of layers?.get(glyph.id)?.map((id) => font.getGlyph(id)) ?? [glyph])
+    for (const { command, args } of layer.path.commands) {
+      path.push(commands[command]);
+      for (let i = 0; i < args.length; i += 2) path.push(x + args[i] * scale, y - args[i + 1] * scale);
+    }
 }
 
 /** Bytes that were deflated and written as base64. */

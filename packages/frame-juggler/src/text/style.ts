@@ -1,6 +1,6 @@
 import { kindOf, length, oneOf, type ValueOf } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
-import { Font } from './font.ts';
+import { Font, type OwnWeight } from './font.ts';
 
 const align = oneOf('left', 'center', 'right', 'auto');
 /** How lines lie under each other; `auto` follows the anchor. */
@@ -8,18 +8,22 @@ export type Align = ValueOf<typeof align>;
 /** The weights of the library's own font, by name or by CSS's numbers. */
 export type Weight = 'regular' | 'bold' | 400 | 700;
 
+type OneFont = Font | 'default';
+const isFont = (value: unknown): value is OneFont => value === 'default' || value instanceof Font;
+const fontChoice = kindOf<OneFont | readonly OneFont[]>(
+  "one of assets (asset.font), 'default', or a list of these",
+  (value) => isFont(value) || (Array.isArray(value) && value.length > 0 && value.every(isFont)),
+  'is not a font',
+);
+
 export const textStyleTable = {
   /** The em, in units: somewhat more than the height of a line's letters. */
   size: optional(length, 16),
-  /** A font of the sketch's own (`asset.font`), or `default` for the one that comes with the library. */
-  font: optional(
-    kindOf<Font | 'default'>(
-      "one of assets (asset.font), or 'default'",
-      (value) => value === 'default' || value instanceof Font,
-      'is not a font',
-    ),
-    'default',
-  ),
+  /**
+   * A font of the sketch's own (`asset.font`), or `default` for the one that comes with the library; or a list of them,
+   * of which each sets what those before have no glyphs for.
+   */
+  font: optional(fontChoice, 'default'),
   /** Of the library's own font: regular or bold, 400 or 700. */
   weight: optional(
     kindOf<Weight>(
@@ -57,8 +61,16 @@ export function restyleText(style: TextStyle, options: TextStyleOptions): TextSt
   };
 }
 
-/** Which of the library's own fonts a style asks for; undefined where it has another. */
-export function ownWeight({ font, weight }: TextStyle): 'regular' | 'bold' | undefined {
-  if (font !== 'default') return undefined;
-  return weight === 'bold' || weight === 700 ? 'bold' : 'regular';
+const isList = (font: TextStyle['font']): font is readonly OneFont[] => Array.isArray(font);
+const listOf = ({ font }: TextStyle): readonly OneFont[] => (isList(font) ? font : [font]);
+
+/** Which of the library's own fonts a style asks for; undefined where it has only others. */
+export function ownWeight(style: TextStyle): OwnWeight | undefined {
+  if (!listOf(style).includes('default')) return undefined;
+  return style.weight === 'bold' || style.weight === 700 ? 'bold' : 'regular';
+}
+
+/** The fonts that a style sets text in, the first first. */
+export function fontsOf(style: TextStyle, own: ReadonlyMap<OwnWeight, Font>): readonly Font[] {
+  return listOf(style).map((font) => (font === 'default' ? own.get(ownWeight(style)!)! : font));
 }

@@ -1,0 +1,48 @@
+import type { Bidi } from 'bidi-js';
+
+/** What is asked of the package. */
+export type BidiFactory = () => Bidi;
+
+/** A part of a line that runs one way. */
+export interface DirectedRun {
+  readonly text: string;
+  readonly rightToLeft: boolean;
+}
+
+/** The parts of a line between two places, from left to right as they are seen; brackets are turned as their run is. */
+export type DirectedRuns = (start: number, end: number) => readonly DirectedRun[];
+
+/** How the directions of a paragraph lie. */
+export type Directions = (paragraph: string) => DirectedRuns;
+
+/** What the Unicode Bidirectional Algorithm (UAX 9) says; a paragraph runs as its first letter does. */
+export function directionsBy(factory: BidiFactory): Directions {
+  const bidi = factory();
+  return (paragraph) => {
+    const embedding = bidi.getEmbeddingLevels(paragraph);
+    const { levels } = embedding;
+    return (start, end) => {
+      if (start === end) return [];
+      const mirrored = bidi.getMirroredCharactersMap(paragraph, levels, start, end - 1);
+      const seen = bidi.getReorderedIndices(paragraph, embedding, start, end - 1).slice(start, end);
+      const runs: DirectedRun[] = [];
+      for (let i = 0; i < seen.length;) {
+        const level = levels[seen[i]];
+        const step = level % 2 === 0 ? 1 : -1;
+        let next = i + 1;
+        while (next < seen.length && seen[next] === seen[next - 1] + step && levels[seen[next]] === level) next++;
+        const [from, to] = step === 1 ? [seen[i], seen[next - 1]] : [seen[next - 1], seen[i]];
+        let text = '';
+        for (let at = from; at <= to; at++) text += mirrored.get(at) ?? paragraph[at];
+        runs.push({ text, rightToLeft: step === -1 });
+        i = next;
+      }
+      return runs;
+    };
+  };
+}
+
+/** Whether anything of a text runs from right to left, or steers directions. */
+export function runsRightToLeft(text: string): boolean {
+  return /[\u0590-\u08ff\u200f\u202a-\u202e\u2066-\u2069\ufb1d-\ufdff\ufe70-\ufefc\u{10800}-\u{10fff}\u{1e800}-\u{1efff}]/u.test(text); // prettier-ignore
+}

@@ -1,0 +1,53 @@
+import { addPlaced } from '../geometry/path.ts';
+import { clustersOf, drawsNothing, isLatin, scriptOf } from './characters.ts';
+import type { DirectedRun } from './directions.ts';
+import type { Font, SetLine } from './font.ts';
+
+/** Sets a line that runs as `runs` tell, in the first of `fonts`, and in a further one what it has no glyphs for. */
+export function setRuns(runs: readonly DirectedRun[], fonts: readonly Font[]): SetLine {
+  const parts = runs.flatMap(({ text, rightToLeft }) => {
+    const ofOneFont = partsOf(text, fonts).map((part) => part.font.set(part.text, rightToLeft));
+    return rightToLeft ? ofOneFont.reverse() : ofOneFont;
+  });
+  if (parts.length === 1) return parts[0];
+  const path: number[] = [];
+  let advance = 0;
+  for (const part of parts) {
+    addPlaced(path, part.path, advance, 0, 1, 1);
+    advance += part.advance;
+  }
+  return {
+    advance,
+    path,
+    // Parts may reach into one another.
+    winding: 0,
+    top: Math.min(0, ...parts.map(({ top }) => top)),
+    bottom: Math.max(0, ...parts.map(({ bottom }) => bottom)),
+    lacking: [...new Set(parts.flatMap(({ lacking }) => lacking))],
+  };
+}
+
+interface Part {
+  text: string;
+  readonly font: Font;
+  readonly script: number | undefined;
+}
+
+/** A text in parts of one font and one script. */
+function partsOf(text: string, fonts: readonly Font[]): Part[] {
+  const [first] = fonts;
+  if (isLatin(text) && (fonts.length === 1 || first.draws(text))) return [{ text, font: first, script: undefined }];
+  const parts: Part[] = [];
+  for (const cluster of clustersOf(text)) {
+    const before = parts.at(-1);
+    const script = scriptOf(cluster);
+    // What draws nothing stays where it is: it may steer its neighbors.
+    const stays = before !== undefined && [...cluster].every(drawsNothing);
+    const font = stays ? before.font : (fonts.find((each) => each.draws(cluster)) ?? first);
+    const sameScript = script === undefined || before?.script === undefined || script === before.script;
+    if (before?.font === font && sameScript)
+      parts[parts.length - 1] = { text: before.text + cluster, font, script: before.script ?? script };
+    else parts.push({ text: cluster, font, script });
+  }
+  return parts;
+}
