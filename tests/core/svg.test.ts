@@ -142,7 +142,10 @@ describe('an SVG document', () => {
       canvas.group({ clip: (region) => region.circle({ at: [50, 50], radius: 40, fill: '#0008' }) }, () => canvas.rect({ from: [0, 0], to: [100, 100] })),
     );
     expect(shapes[0].attributes).toEqual({ mask: 'url(#mask-1)' });
-    expect(defs[0].attributes).toMatchObject({ style: 'mask-type:alpha', width: '100', height: '100' });
+    // By how light it is, as every reader has it, with all of it made white.
+    expect(defs.map(({ name }) => name)).toEqual(['filter', 'mask']);
+    expect(defs[1].attributes).toMatchObject({ width: '100', height: '100' });
+    expect(defs[1].children[0].attributes.filter).toBe('url(#filter-1)');
   }); // prettier-ignore
 
   test('defines a paint once, however often it is used', () => {
@@ -167,13 +170,34 @@ describe('an SVG document', () => {
     expect(text.children[1].attributes.fill).toBe('none');
   }); // prettier-ignore
 
-  test('of several frames holds what a carry leaves of the earlier ones under a veil', () => {
-    const frame = (x: number, carry: number): ReturnType<typeof record> => record((canvas) => canvas.circle({ at: [x, 50], radius: 5 }), { carry });
-    const shapes = parse(writeSvg([frame(10, 0), frame(20, 0.75), frame(30, 0.75)])).children;
-    expect(shapes.map(({ name, attributes }) => `${name} ${attributes.cx ?? attributes['fill-opacity'] ?? ''}`.trim())).toEqual(['rect', 'circle 10', 'rect 0.25', 'circle 20', 'rect 0.25', 'circle 30']);
-    // On nothing there is no veil: what is below fades itself.
-    const clear = [0, 0.75].map((carry) => record((canvas) => canvas.circle({ at: [10, 50], radius: 5 }), { carry, background: 0 }));
-    expect(parse(writeSvg(clear)).children.map(({ name, attributes }) => [name, attributes.opacity])).toEqual([['g', '0.75'], ['circle', undefined]]);
+  const frames = (blend: 'normal' | 'multiply', background?: number): ReturnType<typeof record>[] =>
+    [0, 0.75, 0.75].map((carry, index) =>
+      record((canvas) => canvas.circle({ at: [index * 10, 50], radius: 5, blend, label: 'buoy' }), { carry, background: background ?? -1 }),
+    ); // prettier-ignore
+
+  test.each([['white', -1], ['nothing', 0]])('of several frames holds on %s what a carry leaves of the earlier ones', (_, background) => {
+    const root = parse(writeSvg(frames('normal', background)));
+    // Each frame lies over the group of those before it; only what is there now has a name.
+    const [recent, last] = root.children.slice(-2);
+    expect([recent.name, recent.attributes.opacity, last.attributes.id]).toEqual(['g', '0.75', 'buoy']);
+    expect(recent.children.map(({ name, attributes }) => [name, attributes.opacity, attributes.id])).toEqual([['g', '0.75', undefined], ['circle', undefined, undefined]]);
+    expect(all(root).filter(({ name }) => name === 'title')).toHaveLength(1);
+    expect(root.children.filter(({ name }) => name === 'rect')).toHaveLength(background === 0 ? 0 : 1);
+  }); // prettier-ignore
+
+  test('veils them where they mix with what they lie on, which a group would keep from them', () => {
+    const shapes = parse(writeSvg(frames('multiply'))).children;
+    expect(shapes.map(({ name, attributes }) => `${name} ${attributes.cx ?? attributes['fill-opacity'] ?? ''}`.trim())).toEqual(['rect', 'circle 0', 'rect 0.25', 'circle 10', 'rect 0.25', 'circle 20']);
+  }); // prettier-ignore
+
+  test('leaves out frames of which nothing is left, and none where all is', () => {
+    const many = (carry: number): number => {
+      const list = Array.from({ length: 300 }, (_, index) => record((canvas) => canvas.dot({ at: [1, index] }), { carry: index === 0 ? 0 : carry }));
+      return all(parse(writeSvg(list))).filter(({ name }) => name === 'circle').length;
+    };
+    expect(many(1)).toBe(300);
+    expect(many(0.999)).toBe(128);
+    expect(many(0.5)).toBe(8);
   }); // prettier-ignore
 });
 

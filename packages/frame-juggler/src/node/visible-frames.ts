@@ -12,11 +12,13 @@ export class VisibleFrames {
   add(frame: Frame): void {
     if (frame.carry === 0) this.kept = [];
     this.kept.push(frame);
-    // What is left of the oldest, in parts of 255: less than half of one is nothing.
+    // What is left of the oldest, in parts of 255, rounded as `fade` rounds it.
     let left = 255;
-    for (let at = this.kept.length - 1; at > 0 && left >= 0.5; at--) {
-      left *= this.kept[at].carry;
-      if (left < 0.5) this.kept = this.kept.slice(at);
+    for (let at = this.kept.length - 1; at > 0; at--) {
+      left = Math.trunc(left * this.kept[at].carry);
+      if (left > 0) continue;
+      this.kept = this.kept.slice(at);
+      break;
     }
   }
 }

@@ -5,7 +5,7 @@ import type { Box } from '../../geometry/box.ts';
 import { apply, identity, inverse, type Matrix } from '../../geometry/matrix.ts';
 import { isFinitePath, pathBox } from '../../geometry/path.ts';
 import { inDigits, short } from '../../geometry/write-path-data.ts';
-import { alphaOf, cssColor } from '../../paint/color.ts';
+import { alphaOf, cssColor, type PackedColor } from '../../paint/color.ts';
 import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
 import { Definitions } from './defs.ts';
 import { outlineElement, transformText, written } from './outline.ts';
@@ -31,7 +31,7 @@ export function svgParts(
   texts: Readonly<Record<string, string>> = {},
 ): Iterable<string> {
   const list = (Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame]).map(broughtNear);
-  const backend = new SvgBackend();
+  const backend = new SvgBackend(list.length);
   const compositor = new Compositor(backend);
   for (const frame of list) compositor.draw(frame);
   return backend.document(list[list.length - 1], texts);
@@ -91,12 +91,21 @@ class SvgBackend implements Backend<SvgLayer> {
   private readonly takenIds = new Set<string>();
   private readonly idCounts = new Map<string, number>();
   private readonly defs = new Definitions((wanted) => this.id(wanted));
-  /** The document so far. */
+  /** What lies under all frames. */
+  private ground: string[] = [];
+  /** The frames so far. */
   private content: string[] = [];
+  /** Whether anything of them mixes with what it lies on, which no group may be put around. */
+  private mixes = false;
+  private background: PackedColor | undefined;
   private stage: Stage | undefined;
+
+  /** @param toCome of how many frames the document is */
+  constructor(private toCome: number) {}
 
   begin(stage: Stage): { layer: SvgLayer; base: Matrix } {
     this.stage = stage;
+    this.toCome--;
     this.defs.write = inDigits(digitsFor(canvasIn(stage.frame)));
     return { layer: new SvgLayer({}, false), base: identity };
   }
@@ -106,27 +115,42 @@ class SvgBackend implements Backend<SvgLayer> {
     const view = transformText(frame.view, this.defs.write);
     const drawn =
       view === undefined || elements.length === 0 ? elements : [element('g', { transform: view }, elements)];
-    const alpha = alphaOf(background);
     const whole = { width: frame.width, height: frame.height, fill: cssColor(background | (255 << 24)) };
     const veil = (opacity: number): string[] =>
       opacity === 0 ? [] : [element('rect', { ...whole, 'fill-opacity': faded(opacity) })];
-    if (carry === 0) this.content = [...veil(alpha / 255), ...drawn];
-    // A veil of the background leaves `carry` of what lies under it; where there is none to veil with, that fades itself.
-    else if (alpha === 255) this.content = [...this.content, ...veil(1 - carry), ...drawn];
-    else this.content = [element('g', { opacity: carry }, this.content), ...drawn];
+    const alpha = alphaOf(background);
+    if (carry === 0) [this.ground, this.content] = [veil(alpha / 255), []];
+    else if ((this.mixes || background !== this.background) && alpha === 255) {
+      // A veil of the background leaves `carry` of what lies under it.
+      this.content = [...this.ground, ...this.content, ...veil(1 - carry)];
+      [this.ground, this.mixes] = [[], true];
+    } else {
+      // What lies on the background fades itself, all together, as the frames before do within it.
+      const [now, before] = [leftAfter(this.toCome + 1, carry), leftAfter(this.toCome, carry)];
+      if (now === 0) this.content = [];
+      else if (now < before) this.content = [`<g opacity="${faded(now / before)}">`, ...this.content, '</g>'];
+    }
+    this.background = background;
+    this.content.push(...drawn);
+  }
+
+  /** Of frames gone by, only what can be seen is told. */
+  private get isPast(): boolean {
+    return this.toCome > 0;
   }
 
   document(last: Frame, texts: Readonly<Record<string, string>>): Iterable<string> {
     const { width, height } = last;
-    const { Description, ...facts } = texts;
+    const { Title, Description, ...facts } = texts;
     const lines = Object.entries(facts).map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`);
     const viewBox = `0 0 ${short(width)} ${short(height)}`;
     const attributes = { xmlns: 'http://www.w3.org/2000/svg', ...pictureSize(last), viewBox };
     const children = [
-      ...(texts.Title === undefined ? [] : [textElement('title', texts.Title)]),
+      ...(Title === undefined ? [] : [textElement('title', Title)]),
       ...(Description === undefined ? [] : [textElement('desc', Description)]),
       ...(lines.length === 0 ? [] : [textElement('metadata', `\n${lines.join('\n')}\n`)]),
       ...this.defs.elements,
+      ...this.ground,
       ...this.content,
     ];
     return { [Symbol.iterator]: () => elementParts('svg', attributes, children) };
@@ -135,7 +159,7 @@ class SvgBackend implements Backend<SvgLayer> {
   /** Names are given as things begin, so that of two with one label the outer or the earlier one has it plain. */
   open(group: Group | undefined): SvgLayer {
     // What belongs to no group is what a group is clipped by.
-    return new SvgLayer(this.name(group?.label), group === undefined);
+    return new SvgLayer(this.name(this.labelOf(group)), group === undefined);
   }
 
   composite(
@@ -146,15 +170,19 @@ class SvgBackend implements Backend<SvgLayer> {
     group: Group | undefined,
   ): void {
     const attributes = group?.isolated === false ? {} : { ...mixingOf(mixing), ...this.maskOf(mask) };
-    onto.add(element('g', { ...layer.names, ...attributes }, [...title(group?.label), ...layer.elements]));
+    if (mixing.blend !== 'normal') this.mixes = true;
+    onto.add(element('g', { ...layer.names, ...attributes }, [...title(this.labelOf(group)), ...layer.elements]));
     onto.outlines = undefined;
   }
 
   draw(layer: SvgLayer, item: Item, matrix: Matrix, mixing: Mixing): void {
-    const { path, fill, stroke, fillRule, label, text } = item;
+    const { path, fill, stroke, fillRule } = item;
     // What has grown beyond all numbers is not drawn.
     if (!isFinitePath(path) || (fill === undefined && stroke === undefined)) return;
+    if (mixing.blend !== 'normal') this.mixes = true;
     const common = mixingOf(mixing);
+    const label = this.labelOf(item);
+    const text = this.isPast ? undefined : item.text;
     const names = this.name(label);
     if (typeof fill === 'object' && fill.type === 'picture') {
       const drawn = stroke === undefined ? [] : [this.outlined(item, matrix, { fill: 'none' }, stroke)];
@@ -243,9 +271,15 @@ class SvgBackend implements Backend<SvgLayer> {
     const region = {
       maskUnits: 'userSpaceOnUse',
       ...written({ ...canvasIn(this.stage!.frame) }, this.defs.write),
-      style: 'mask-type:alpha',
     };
-    return { mask: `url(#${this.defs.add('mask', region, mask.elements)})` };
+    // Masks go by how light they are; all of this one is made white, so that it goes by how much it covers.
+    const white = this.defs.add('filter', { 'color-interpolation-filters': 'sRGB' }, [whiten]);
+    const content = element('g', { filter: `url(#${white})` }, mask.elements);
+    return { mask: `url(#${this.defs.add('mask', region, [content])})` };
+  }
+
+  private labelOf(named: { readonly label: string | undefined } | undefined): string | undefined {
+    return this.isPast ? undefined : named?.label;
   }
 
   private name(label: string | undefined): Attributes {
@@ -266,10 +300,21 @@ class SvgBackend implements Backend<SvgLayer> {
 }
 
 const none: Attributes = {};
+const whiten = element('feColorMatrix', { values: '0 0 0 0 1  0 0 0 0 1  0 0 0 0 1  0 0 0 1 0' });
 
 function mixingOf({ opacity, blend }: Mixing): Attributes {
   if (opacity === 1 && blend === 'normal') return none;
   return { opacity: faded(opacity), style: blend === 'normal' ? undefined : `mix-blend-mode:${blend}` };
+}
+
+/**
+ * What a carry leaves of half a channel after some frames, in its steps. As pixels do, it loses one of them a frame at
+ * least: no trail is longer than these, nor are groups nested deeper.
+ */
+function leftAfter(frames: number, carry: number): number {
+  let left = 128;
+  for (let frame = 0; frame < frames && left > 0; frame++) left = Math.trunc(left * carry);
+  return left;
 }
 
 function withTitle(label: string | undefined, drawn: string): string {
