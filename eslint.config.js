@@ -43,8 +43,10 @@ const node = [`^(node:|(${builtinModules.filter((name) => !name.startsWith('_'))
 
 /** A package may import only what its package.json lists, or packs into itself. */
 const listed = (folder) => {
-  const { name, dependencies = {}, devDependencies = {} } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8'));
-  const names = [...Object.keys(dependencies), ...Object.keys(devDependencies), name].map(escape).join('|');
+  const { name, dependencies = {}, devDependencies = {}, peerDependencies = {} } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8')); // prettier-ignore
+  const names = [...Object.keys({ ...dependencies, ...devDependencies, ...peerDependencies }), name]
+    .map(escape)
+    .join('|');
   return [`^(?!\\.|node:|(${names})($|\\/))`, `This package is not listed in ${folder}/package.json.`];
 };
 

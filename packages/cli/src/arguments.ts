@@ -73,6 +73,12 @@ function numberRange(text: string): [number, number] {
   throw new InvalidArgumentError('Expected FIRST..LAST, for example 0..59.');
 }
 
+function share(text: string): [number, number] {
+  const found = /^(\d+)\/(\d+)$/.exec(text);
+  if (found && Number(found[1]) >= 1 && Number(found[1]) <= Number(found[2])) return [exact(Number(found[1])), exact(Number(found[2]))]; // prettier-ignore
+  throw new InvalidArgumentError('Expected PART/PARTS, for example 2/8.');
+}
+
 function frameList(text: string): number[] {
   const numbers = text.split(',').map((part) => part.trim());
   if (numbers.every((part) => /^\d+$/.test(part))) return numbers.map((part) => exact(Number(part)));
@@ -121,6 +127,8 @@ export const pickOption = (): Option =>
   new Option('--pick <n,n,…>', 'just these frames').argParser(frameList).conflicts(['frames', 'count']);
 export const wholeNumberOption = (flag: string, text: string): Option => new Option(flag, text).argParser(wholeNumber);
 export const countOption = (flag: string, text: string): Option => new Option(flag, text).argParser(count);
+export const shardOption = (): Option =>
+  new Option('--shard <I/N>', 'of a sequence, the I-th of N shares of its frames').argParser(share);
 export const quietOption = (): Option => new Option('-q, --quiet', 'print nothing but errors');
 export const jsonOption = (): Option => new Option('--json', 'print what was done as JSON');
 export const portOption = (): Option =>

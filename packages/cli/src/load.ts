@@ -1,7 +1,9 @@
+import { once } from 'node:events';
 import { register } from 'node:module';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { addHostCode, type Sketch } from 'frame-juggler';
 import { loadSketch } from 'frame-juggler/node';
-import { sketchMark, type EntryPoints } from './sketch-hooks.ts';
+import { sketchMark, type EntryPoints, type HookData } from './sketch-hooks.ts';
 
 /** Where the running tool's own library is: a sketch anywhere gets it, with or without a package.json. */
 export const entryPoints: EntryPoints = {
@@ -10,17 +12,27 @@ export const entryPoints: EntryPoints = {
   'frame-juggler/node': import.meta.resolve('frame-juggler/node'),
 };
 
-let hooked = false;
+let hooks: MessagePort | undefined;
 let loadings = 0;
 
 /** Prepares Node for sketch files, once: TypeScript, and the library wherever they are. */
 export function readyToLoad(): void {
-  if (hooked) return;
+  if (hooks !== undefined) return;
   addHostCode(new URL('.', import.meta.url).href);
-  register('./sketch-hooks.js', { parentURL: import.meta.url, data: entryPoints });
+  const { port1, port2 } = new MessageChannel();
+  const data: HookData = { entryPoints, port: port2 };
+  register('./sketch-hooks.js', { parentURL: import.meta.url, data, transferList: [port2] });
   // Errors then point at the lines that were written, not at those that were run.
   process.setSourceMapsEnabled(true);
-  hooked = true;
+  hooks = port1;
+  port1.unref();
+}
+
+/** The files that sketches were read from so far, and those by which they import packages. */
+export async function filesRead(): Promise<string[]> {
+  const answer = once(hooks!, 'message') as Promise<[string[]]>;
+  hooks!.postMessage('files');
+  return (await answer)[0];
 }
 
 /** Loads a sketch file, TypeScript too, with the running tool's own library. Each call reads the file anew. */

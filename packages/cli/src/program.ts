@@ -9,6 +9,7 @@ import { explainCommand } from './explain.ts';
 import { playCommand } from './play.ts';
 import { renderCommand } from './render.ts';
 import { stripCommand } from './strip.ts';
+import { workCommand } from './work.ts';
 
 const { version } = createRequire(import.meta.url)('@frame-juggler/cli/package.json') as { version: string };
 
@@ -40,6 +41,7 @@ Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
     explainCommand(),
     checkCommand(),
     compareCommand(),
+    workCommand(),
     demoCommand(),
   ];
   for (const command of commands) juggle.addCommand(command.copyInheritedSettings(juggle));

@@ -1,5 +1,7 @@
 import { Command, Option } from 'commander';
+import { SketchError } from 'frame-juggler';
 import { formats, type Format, type Rendered } from 'frame-juggler/node';
+import type { Farm } from './farm/head.ts';
 import {
   addRunOptions,
   countOption,
@@ -8,6 +10,7 @@ import {
   framesOption,
   jsonOption,
   quietOption,
+  shardOption,
   stretchOption,
   type ReportArguments,
   type RunArguments,
@@ -15,6 +18,7 @@ import {
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
 import { outputName, report } from './report.ts';
+import { queueOption, storeOption } from './work.ts';
 
 /** The options of `render`. */
 interface RenderArguments extends RunArguments, ReportArguments {
@@ -24,8 +28,11 @@ interface RenderArguments extends RunArguments, ReportArguments {
   format?: Format;
   chroma?: '420' | '444';
   threads?: number;
+  shard?: [number, number];
   resume?: boolean;
   overwrite?: boolean;
+  queue?: string;
+  store?: string;
 }
 
 export function renderCommand(): Command {
@@ -42,6 +49,9 @@ export function renderCommand(): Command {
     .addOption(new Option('--resume', 'makes only the frames of a sequence that are not there yet'))
     .addOption(new Option('--overwrite', "replaces another run's frames").conflicts('resume'))
     .addOption(countOption('--threads <n>', 'threads that draw; as many as there are cores if left out'))
+    .addOption(shardOption())
+    .addOption(queueOption().conflicts(['shard', 'resume']))
+    .addOption(storeOption())
     .addOption(quietOption())
     .addOption(jsonOption())
     .addHelpText(
@@ -69,14 +79,25 @@ Examples:
 export async function renderFile(file: string, output: string, options: RenderArguments): Promise<Rendered> {
   const progress = new Progress('frames', options.quiet === true);
   try {
-    return await runJob({ name: 'render', file, output, run: options, options: handedOn(options, chosen) }, progress);
+    const farm = farmOf(options);
+    const handed = { ...handedOn(options, chosen), ...(farm !== undefined && { farm }) };
+    return await runJob({ name: 'render', file, output, run: options, options: handed }, progress);
   } finally {
     progress.end();
   }
 }
 
 /** What is handed on as it was given. */
-const chosen = ['frame', 'seconds', 'frames', 'format', 'chroma', 'resume', 'overwrite', 'threads'] as const;
+const chosen = ['frame', 'seconds', 'frames', 'shard', 'format', 'chroma', 'resume', 'overwrite', 'threads'] as const;
+
+function farmOf({ queue, store }: RenderArguments): Farm | undefined {
+  if (queue === undefined) return undefined;
+  if (store !== undefined) return { queue, store };
+  throw new SketchError({
+    problem: '--queue needs a place where machines hand over what they made',
+    expected: 'expected --store FOLDER, or --store s3://BUCKET/PREFIX',
+  });
+}
 
 export function inWords({ output, title, frames, count, width, height, frameRate, seed, bytes }: Rendered): string {
   const [first, last] = frames;

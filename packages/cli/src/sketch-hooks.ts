@@ -2,6 +2,7 @@ import { existsSync, statSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { InitializeHook, LoadHook, ResolveHook } from 'node:module';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import type { MessagePort } from 'node:worker_threads';
 import { canCompile, compile } from './compile.ts';
 
 /*
@@ -15,11 +16,21 @@ export type EntryPoints = Readonly<Record<string, string>>;
 /** The query parameter by which a sketch's own files are known; its value is new at each loading, so they are read anew. */
 export const sketchMark = 'sketch';
 
+/** What the hooks are given: the library, and a port at which they tell which files sketches were read from. */
+export interface HookData {
+  readonly entryPoints: EntryPoints;
+  readonly port: MessagePort;
+}
+
 let entryPoints: EntryPoints = {};
+/** The files of sketches' own code, and those by which packages are imported. */
+const read = new Set<string>();
 const tried = ['.ts', '.mts', '.js', '.mjs', '/index.ts', '/index.js'];
 
-export const initialize: InitializeHook<EntryPoints> = (given) => {
+export const initialize: InitializeHook<HookData> = ({ entryPoints: given, port }) => {
   entryPoints = given;
+  port.on('message', () => port.postMessage([...read]));
+  port.unref();
 };
 
 export const resolve: ResolveHook = async (specifier, context, next) => {
@@ -32,12 +43,16 @@ export const resolve: ResolveHook = async (specifier, context, next) => {
     );
     if (found !== undefined) return { url: found + new URL(context.parentURL).search, shortCircuit: true };
   }
-  return next(specifier, context);
+  const resolved = await next(specifier, context);
+  if (context.parentURL !== undefined && isSketchCode(context.parentURL) && resolved.url.startsWith('file:'))
+    read.add(fileURLToPath(new URL(resolved.url)));
+  return resolved;
 };
 
 export const load: LoadHook = async (url, context, next) => {
   const file = isSketchCode(url) ? fileURLToPath(new URL(url)) : undefined;
   if (file === undefined || !canCompile(file)) return next(url, context);
+  read.add(file);
   const { code, map } = compile(file, await readFile(file, 'utf8'));
   const inline = Buffer.from(JSON.stringify({ ...map, sources: [pathToFileURL(file).href] })).toString('base64');
   return {

@@ -13,7 +13,7 @@ import {
   type Compared,
 } from 'frame-juggler/node';
 import type { RunArguments } from '../arguments.ts';
-import { readyToLoad } from '../load.ts';
+import { filesRead, readyToLoad } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
 import { Calls } from '../calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
@@ -47,7 +47,13 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     const { sketch, settings } = await open(file, run);
     const onProcess = (pid: number): void => tell({ type: 'process', pid });
     const onNote = (text: string): void => tell({ type: 'note', text });
-    return render(sketch, { to: output!, ...settings, ...options, ...watched, onProcess, onNote });
+    const { farm, ...rest } = options;
+    const all = { ...settings, ...rest, onProcess, onNote };
+    if (farm === undefined) return render(sketch, { to: output!, ...all, ...watched });
+    const { renderOnFarm } = await import('../farm/head.ts');
+    const patience = run.patience ?? 10;
+    const { signal, onProgress } = watched;
+    return renderOnFarm({ file, sketch, code: await filesRead(), to: output!, farm, options: all, patience, signal, onProgress }); // prettier-ignore
   },
   async strip({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);

@@ -11,6 +11,7 @@ import type {
   StripOptions,
 } from 'frame-juggler/node';
 import type { RunArguments } from '../arguments.ts';
+import type { Farm } from '../farm/head.ts';
 
 /*
  * What a command and the thread that does its work tell each other. A sketch runs in that thread: whatever it does (a
@@ -19,7 +20,7 @@ import type { RunArguments } from '../arguments.ts';
 
 /** What a job is asked for, and what it gives. */
 export interface Jobs {
-  render: { options: Partial<RenderOptions>; facts: Rendered };
+  render: { options: Partial<RenderOptions> & { readonly farm?: Farm }; facts: Rendered };
   strip: { options: StripOptions; facts: Strip };
   explain: { options: ExplainOptions; facts: Explained };
   check: { options: CheckOptions; facts: Checkup };

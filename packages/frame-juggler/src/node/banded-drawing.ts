@@ -42,6 +42,14 @@ export class BandedDrawing {
     if (before !== undefined) void drawn.finally(() => this.leave(before)).catch(() => undefined);
   }
 
+  /** Goes on from a picture that was drawn elsewhere. */
+  put(kept: KeptPixels): void {
+    const memory = this.memoryOf(kept.pixels.length);
+    const pixels = new Uint8Array(memory);
+    pixels.set(kept.pixels);
+    this.last = { kept: { ...kept, pixels }, memory, drawn: Promise.resolve(), users: 1 };
+  }
+
   /** What is drawn last: once that is done, and for as long as `release` is not called. */
   take(): { drawn: Promise<KeptPixels>; release: () => void } {
     const picture = this.last!;

@@ -6,7 +6,8 @@ import { DrawPool } from './draw-pool.ts';
 import { loadSketch } from './load-sketch.ts';
 import type { Output } from './outputs/output.ts';
 import { renderFrames } from './render-frames.ts';
-import { frameRange, rangeOf, threadsFor } from './render.ts';
+import { frameRange, rangeOf } from './film.ts';
+import { threadsFor } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 
 const drawTable = {
@@ -47,14 +48,19 @@ export async function* drawFrames(
   const given = new Handover<DrawnFrame>();
   const stop = new AbortController();
   const output: Output = {
-    product: () => ({ type: 'pixels' }),
     add: (frame, data) => given.put({ frame, width, height, data }),
     finish: () => Promise.resolve(),
     abandon: () => Promise.resolve(),
   };
   const { signal = stop.signal, onProgress } = read;
   const onFrame = (done: number): void => onProgress?.(done, total);
-  const drawn = renderFrames(run, output, { frames, pool, signal: AbortSignal.any([signal, stop.signal]), onFrame });
+  const drawn = renderFrames(run, output, {
+    frames,
+    products: () => ({ type: 'pixels' }),
+    pool,
+    signal: AbortSignal.any([signal, stop.signal]),
+    onFrame,
+  });
   void drawn.then(() => given.end(), (error: unknown) => given.fail(error)); // prettier-ignore
   try {
     for (;;) {

@@ -11,6 +11,8 @@ export type Product =
   | { readonly type: 'png'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'svg'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'pixels' }
+  /** As a surface keeps it. */
+  | { readonly type: 'kept' }
   /** @property even whether odd sides are made even */
   | { readonly type: 'y4m'; readonly chroma: Chroma; readonly even?: true };
 
@@ -90,6 +92,7 @@ const encoders: Encoders = {
       : y4mFrame(data, width, height, chroma),
   // The surface draws on in the same memory.
   pixels: ({ data }) => data.slice(),
+  kept: () => surface.premultiplied.slice(),
 };
 
 function encode(rendering: Rendering, product: Exclude<Product, { type: 'svg' }>): Uint8Array {

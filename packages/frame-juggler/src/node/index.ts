@@ -2,6 +2,8 @@ import './lettering-host.ts';
 
 export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
 export { render, Stopped, whatIsThere } from './render.ts';
+export { ChunkJoiner, ChunkRenderer, framesLeftBy } from './chunks.ts';
+export type { Chunk, ChunkOptions, JoinOptions } from './chunks.ts';
 export { drawFrames } from './draw-frames.ts';
 export type { DrawnFrame, DrawOptions } from './draw-frames.ts';
 export { TookTooLong } from './time-limit.ts';

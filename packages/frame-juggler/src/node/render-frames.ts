@@ -1,23 +1,31 @@
 import type { Frame } from '../frame/frame.ts';
 import type { Run } from '../sketch/run.ts';
-import { RasterSurface } from '../surfaces/raster/surface.ts';
+import { RasterSurface, type KeptPixels } from '../surfaces/raster/surface.ts';
 import { sharesOf } from '../review/describe.ts';
 import { frameInWords } from '../review/words.ts';
 import { BandedDrawing } from './banded-drawing.ts';
 import type { DrawTask, Product } from './draw.ts';
 import type { DrawPool } from './draw-pool.ts';
-import type { Output } from './outputs/output.ts';
+import type { Output, Products } from './outputs/output.ts';
 import { VisibleFrames } from './visible-frames.ts';
 
 export interface RenderOptions {
   /** The first and the last frame. */
   readonly frames: readonly [number, number];
+  readonly products: Products;
   readonly pool: DrawPool;
   /** Stops after the frame at hand. */
   readonly signal: AbortSignal | undefined;
   /** Called after every frame that is there. */
   readonly onFrame: (done: number) => void;
+  /** What the first frame stands on under a carry; all the frames before it if left out. */
+  readonly under?: Under | undefined;
+  /** Called with each picture as it is kept, of the frame before the first and of the last. */
+  readonly onEnds?: ((frame: number, pixels: Uint8Array) => Promise<void>) | undefined;
 }
+
+/** What a frame stands on: so many frames before it, or the picture of the one before as it was kept. */
+export type Under = { readonly early: number } | { readonly picture: KeptPixels };
 
 /**
  * Renders a run's frames, in order, into an output. The sketch's own steps and paints happen here, one after the other;
@@ -25,13 +33,16 @@ export interface RenderOptions {
  */
 export async function renderFrames(run: Run, output: Output, options: RenderOptions): Promise<void> {
   const { pool, signal, onFrame } = options;
-  const queue: { readonly frame: number; readonly bytes: Promise<Uint8Array> }[] = [];
+  const queue: { readonly frame: number; readonly bytes: Promise<Uint8Array>; readonly isEnd: boolean }[] = [];
   let done = 0;
   const settle = async (max: number): Promise<void> => {
     while (queue.length > max) {
-      const { frame, bytes } = queue.shift()!;
-      await output.add(frame, await bytes);
-      onFrame(++done);
+      const { frame, bytes, isEnd } = queue.shift()!;
+      if (isEnd) await options.onEnds!(frame, await bytes);
+      else {
+        await output.add(frame, await bytes);
+        onFrame(++done);
+      }
     }
   };
   const tasks = tasksOf(run, output, options);
@@ -42,13 +53,13 @@ export async function renderFrames(run: Run, output: Output, options: RenderOpti
         throw error;
       });
       if (next.done === true || signal?.aborted === true) break;
-      const { frame, work } = next.value;
+      const { frame, work, isEnd = false } = next.value;
       if (work === undefined) onFrame(++done);
       else {
         const bytes = Promise.resolve(work.task).then((task) => pool.draw(task)).finally(work.release); // prettier-ignore
         // It is awaited later: till then its failure must not count as unhandled.
         bytes.catch(() => undefined);
-        queue.push({ frame, bytes });
+        queue.push({ frame, bytes, isEnd });
       }
       await settle(pool.depth - 1);
     }
@@ -68,68 +79,87 @@ interface Work {
 async function* tasksOf(
   run: Run,
   output: Output,
-  { frames: [first, last], pool }: RenderOptions,
-): AsyncGenerator<{ frame: number; work: Work | undefined }, undefined> {
-  const isFew = last - first + 1 < pool.threads;
-  const makeWork = workMaker(run, output.product(first).type === 'svg', pool, isFew);
+  options: RenderOptions,
+): AsyncGenerator<{ frame: number; work: Work | undefined; isEnd?: true }, undefined> {
+  const { frames, products, onEnds } = options;
+  const [first, last] = frames;
+  const drawing = drawingOf(run, options);
+  const { carry } = run.sketch;
+  const standsOn = onEnds !== undefined && run.frameAfterRounds(first) > 0;
+  if (standsOn && options.under !== undefined && 'early' in options.under) {
+    await drawing.to(first - 1);
+    yield { frame: first - 1, work: drawing.task({ type: 'kept' }), isEnd: true };
+  }
   for (let frame = first; frame <= last; frame++) {
     const isThere = output.has?.(frame) === true;
     // Under a carry later frames stand on this one, even if its file is there.
-    if (isThere && run.sketch.carry === 0) yield { frame, work: undefined };
+    if (isThere && carry === 0) yield { frame, work: undefined };
     else {
-      const work = await makeWork(frame, output.product(frame));
-      if (isThere) work.release?.();
-      yield { frame, work: isThere ? undefined : work };
+      const painted = await drawing.to(frame);
+      yield { frame, work: isThere ? undefined : drawing.task(withWords(products(frame), painted)) };
     }
   }
+  if (onEnds !== undefined) yield { frame: last, work: drawing.task({ type: 'kept' }), isEnd: true };
 }
 
-/**
- * Paints a frame and makes the task of drawing it.
- * @param isFew whether there are fewer frames than threads
- */
-function workMaker(
-  run: Run,
-  isSvg: boolean,
-  pool: DrawPool,
-  isFew: boolean,
-): (frame: number, product: Product) => Promise<Work> {
-  let shown = -1;
-  let last: Frame | undefined;
-  const drawTo = async (frame: number, draw: (painted: Frame) => void | Promise<void>): Promise<Frame> => {
-    await run.drawTo(frame, shown, (painted) => draw((last = painted)));
-    shown = run.frame;
-    return last!;
-  };
+/** Draws frame after frame, and gives the tasks of making something of them. */
+interface Drawing {
+  /** Has a frame drawn, upon those that it stands on. */
+  to(frame: number): Promise<Frame>;
+  /** What is to be made of the one drawn last. */
+  task(product: Product): Work;
+}
+
+/** How a run's frames are drawn best. */
+function drawingOf(run: Run, { frames: [first, last], products, pool, under }: RenderOptions): Drawing {
   const { carry } = run.sketch;
+  const isSvg = products(first).type === 'svg';
+  const isFew = last - first + 1 < pool.threads;
+  const early = under !== undefined && 'early' in under ? under.early : Infinity;
+  const picture = under !== undefined && 'picture' in under ? under.picture : undefined;
+  let shown = -1;
+  let recent: Frame | undefined;
+  const drawTo = async (frame: number, draw: (painted: Frame) => void | Promise<void>): Promise<Frame> => {
+    if (shown < 0 && picture !== undefined) {
+      await run.goTo(first - 1);
+      shown = run.frame;
+    }
+    await run.drawTo(frame, shown, (painted) => draw((recent = painted)), early);
+    shown = run.frame;
+    return recent!;
+  };
   if (isSvg && carry > 0) {
     const visible = new VisibleFrames();
-    return async (frame, product) => {
-      const painted = await drawTo(frame, (each) => visible.add(each));
-      return { task: { frames: visible.frames.slice(), product: withWords(product, painted) } };
+    return {
+      to: (frame) => drawTo(frame, (each) => visible.add(each)),
+      task: (product) => ({ task: { frames: visible.frames.slice(), product } }),
     };
   }
   if (isSvg || (carry === 0 && !(isFew && pool.threads > 0)))
-    return async (frame, product) => {
-      const painted = await drawTo(frame, () => undefined);
-      return { task: { frames: [painted], product: withWords(product, painted) } };
+    return {
+      to: (frame) => drawTo(frame, () => undefined),
+      task: (product) => ({ task: { frames: [recent!], product } }),
     };
   // Each picture stands on the one before, or there are few: only the packing can be spread, and each frame itself.
   if (pool.threads > 0) {
     const drawing = new BandedDrawing(pool);
-    return async (frame, product) => {
-      const painted = await drawTo(frame, (each) => drawing.draw(each));
-      const { drawn, release } = drawing.take();
-      const task = drawn.then((kept) => ({ kept, product: withWords(product, painted) }));
-      // Whoever is stopped does not wait for it.
-      task.catch(() => undefined);
-      return { task, release };
+    if (picture !== undefined) drawing.put(picture);
+    return {
+      to: (frame) => drawTo(frame, (each) => drawing.draw(each)),
+      task(product) {
+        const { drawn, release } = drawing.take();
+        const task = drawn.then((kept) => ({ kept, product }));
+        // Whoever is stopped does not wait for it.
+        task.catch(() => undefined);
+        return { task, release };
+      },
     };
   }
   const surface = new RasterSurface();
-  return async (frame, product) => {
-    const painted = await drawTo(frame, (each) => surface.draw(each));
-    return { task: { kept: surface.copy(), product: withWords(product, painted) } };
+  if (picture !== undefined) surface.put(picture);
+  return {
+    to: (frame) => drawTo(frame, (each) => surface.draw(each)),
+    task: (product) => ({ task: { kept: surface.copy(), product } }),
   };
 }
 

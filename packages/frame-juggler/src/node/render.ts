@@ -2,39 +2,20 @@ import { once, type EventEmitter } from 'node:events';
 import { stat } from 'node:fs/promises';
 import { availableParallelism } from 'node:os';
 import { asSketchError, SketchError } from '../error.ts';
-import type { Chroma } from '../formats/y4m.ts';
-import { pictureSize } from '../frame/frame.ts';
 import { notesOnFrame } from '../review/notes.ts';
-import { anything, callable, kindOf, oneOf, toggle, whole } from '../schema/kind.ts';
+import { callable, kindOf, toggle } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { DrawPool } from './draw-pool.ts';
+import { filmTable, openFilm } from './film.ts';
 import { loadSketch } from './load-sketch.ts';
-import { formats, openOutput, readTarget, type Target } from './outputs/index.ts';
+import { openOutput } from './outputs/index.ts';
 import type { OutputSetting } from './outputs/output.ts';
 import { frameFile, isSequence } from './outputs/sequence.ts';
-import { fingerprint } from './provenance.ts';
 import { renderFrames } from './render-frames.ts';
-import { openRun, runSettingsTable } from './run-settings.ts';
-import { destinationName, standardOutput, type Destination } from './sink.ts';
-
-const isRange = (value: unknown): boolean =>
-  Array.isArray(value) && value.length === 2 && value.every((part) => Number.isInteger(part) && part >= 0) && value[0] <= value[1]; // prettier-ignore
-
-/** The kind of a range of frames: the first and the last. */
-export const frameRange = kindOf<readonly [number, number]>(
-  '[first, last], whole numbers from 0',
-  isRange,
-  'is not a range',
-);
-
-const isMoment = (value: unknown): value is number => Number.isFinite(value) && (value as number) >= 0;
-const moments = kindOf<number | readonly [number, number]>(
-  'a number of seconds, or [from, to]',
-  (value) => isMoment(value) || (Array.isArray(value) && value.length === 2 && value.every(isMoment) && value[0] < value[1]), // prettier-ignore
-  'is neither a moment nor a stretch of time',
-);
+import { runSettingsTable } from './run-settings.ts';
+import { standardOutput, type Destination } from './sink.ts';
 
 /** What can be written to, as Node's streams: false says that it wants no more before its event `drain`. */
 export interface ByteStream {
@@ -56,24 +37,11 @@ export const destination = kindOf<string | ByteStream>(
 const renderTable = {
   /** Where it goes: a file by its name, `-` for standard output, `frames/%04d.png`, or a stream. In memory if left out. */
   to: optional(destination),
-  /** The frame, counted from 0, of an output that holds one. */
-  frame: optional(whole(0)),
-  /** The moment of that frame, in seconds; or from when to when, of an output that holds many. */
-  seconds: optional(moments),
-  /** The first and the last frame of an output that holds many; the whole run if left out. */
-  frames: optional(frameRange),
-  /** The kind of file, where the output's name does not say. */
-  format: optional(oneOf(...formats)),
-  /** How finely video keeps color beside brightness. */
-  chroma: optional(oneOf<Chroma>('420', '444'), '420'),
+  ...filmTable,
   /** Leaves frames of a sequence that are there as they are. */
   resume: optional(toggle, false),
   /** Replaces frames of a sequence that are another run's. */
   overwrite: optional(toggle, false),
-  /** How many threads draw; as many as there are cores if left out, none for a few small frames. */
-  threads: optional(whole(1)),
-  /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
-  source: optional(anything),
   /** Told what is likely not meant in the last frame, and costs little to see. */
   onNote: optional(callable<(text: string) => void>()),
   /** Told of each process that is started, as encoders are. */
@@ -155,12 +123,13 @@ function closedEarly(): SketchError {
 }
 
 async function renderTo(sketch: Sketch, output: Destination, read: Read): Promise<Rendered> {
-  const target = readTarget(output, read.format);
-  checkTogether(target, read);
-  const run = openRun(sketch, read);
-  const frames = framesOf(run, target, read);
+  if (read.resume && (typeof output !== 'string' || !isSequence(output)))
+    throw new SketchError({
+      problem: 'only a sequence can be continued',
+      expected: 'expected an output like frames/%04d.png',
+    });
+  const { run, target, frames, setting, products } = openFilm(sketch, output, read);
   const total = frames[1] - frames[0] + 1;
-  const setting = settingOf(run, target, frames, read.source);
   const pool = new DrawPool(threadsFor(total, setting, read.threads));
   const opened = await openOutput(target, setting, read, pool);
   let done = 0;
@@ -169,7 +138,7 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
     read.onProgress?.(count, total);
   };
   try {
-    await renderFrames(run, opened, { frames, pool, signal: read.signal, onFrame });
+    await renderFrames(run, opened, { frames, products, pool, signal: read.signal, onFrame });
     if (read.signal?.aborted === true) throw new Stopped(whatIsThere(output, frames[0], done));
     await opened.finish();
     if (read.onNote !== undefined) await tellNotes(run, read.onNote);
@@ -209,66 +178,6 @@ export function threadsFor(
   const threads = Math.min(asked ?? cores, 2 * cores);
   const isLittle = frames < fewFrames && (threads === 1 || frames * width * height <= fewPixels);
   return isLittle ? 0 : threads;
-}
-
-function settingOf(run: Run, target: Target, frames: readonly [number, number], source: unknown): OutputSetting {
-  const { sketch, seed, width, height, density } = run;
-  const choice = JSON.stringify({ seed, width, height, density, dials: run.dials });
-  const origin = source instanceof Uint8Array ? source : String(source ?? sketch.title);
-  const shown = run.frameAfterRounds(frames[0]);
-  return {
-    ...pictureSize(run),
-    frameRate: sketch.frameRate,
-    repeat: sketch.repeat,
-    frames: target.many ? frames : [shown, shown],
-    title: sketch.title,
-    seed,
-    fingerprint: fingerprint(origin, choice),
-  };
-}
-
-/** Options that say two things at once. */
-function checkTogether({ many, output }: Target, options: Read): void {
-  const isSpan = typeof options.seconds === 'object';
-  if (!many && (options.frames !== undefined || isSpan))
-    throw new SketchError({
-      problem: `${destinationName(output)} holds one frame, but several were asked for`,
-      expected: 'expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm',
-    });
-  if (many && (options.frame !== undefined || typeof options.seconds === 'number'))
-    throw new SketchError({
-      problem: `${destinationName(output)} holds many frames, but one was asked for`,
-      expected: 'expected a range of frames, or a .png or .svg',
-    });
-  if (options.resume && !isSequence(output))
-    throw new SketchError({
-      problem: 'only a sequence can be continued',
-      expected: 'expected an output like frames/%04d.png',
-    });
-}
-
-/** The first and the last frame of what is to be rendered. */
-function framesOf(run: Run, { many }: Target, { frame = 0, seconds, frames }: Read): readonly [number, number] {
-  if (typeof seconds === 'object') {
-    const [from, to] = seconds.map((moment) => run.frameAtSeconds(moment));
-    // The frame that begins where it ends is no part of it.
-    const last = Math.abs(to - seconds[1] * run.sketch.frameRate) < 1e-6 ? to - 1 : to;
-    return [from, Math.max(from, last)];
-  }
-  if (many) return rangeOf(run, frames);
-  const single = seconds === undefined ? frame : run.frameAtSeconds(seconds);
-  return [single, single];
-}
-
-/** The first and the last frame that are asked for, or those of the whole run. */
-export function rangeOf(run: Run, frames: readonly [number, number] | undefined): readonly [number, number] {
-  if (frames !== undefined) return frames;
-  if (run.sketch.frames === Infinity)
-    throw new SketchError({
-      problem: `${run.sketch.title} has no duration, so it has no end`,
-      expected: 'expected --frames A..B, for example --frames 0..119, or a duration in the sketch',
-    });
-  return [0, run.sketch.frames - 1];
 }
 
 /** The work was stopped by its signal. */

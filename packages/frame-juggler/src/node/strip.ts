@@ -9,7 +9,8 @@ import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
 import { provenance } from './provenance.ts';
 import { loadSketch } from './load-sketch.ts';
-import { destination, frameRange, rangeOf, Stopped, written, type ByteStream } from './render.ts';
+import { frameRange, rangeOf } from './film.ts';
+import { destination, Stopped, written, type ByteStream } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 import { standardOutput, type Destination } from './sink.ts';
 

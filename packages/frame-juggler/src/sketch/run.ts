@@ -165,8 +165,9 @@ export class Run {
    * the way, as every picture stands on the one before.
    * @param shown the frame that is drawn already; -1 for none
    * @param draw called with each frame
+   * @param early where none is drawn: how many frames before it to begin with, if not with all
    */
-  drawTo(frame: number, shown: number, draw: (frame: Frame) => void | Promise<void>): Promise<void> {
+  drawTo(frame: number, shown: number, draw: (frame: Frame) => void | Promise<void>, early = Infinity): Promise<void> {
     return this.inTurn(async () => {
       const target = this.frameAfterRounds(frame);
       if (this.sketch.carry === 0) {
@@ -174,7 +175,8 @@ export class Run {
         return draw(await this.paintHere(false));
       }
       if (shown < 0 || shown !== this.at || shown > target) {
-        await this.begin();
+        if (early === Infinity) await this.begin();
+        else await this.move(Math.max(0, target - early));
         await draw(await this.paintHere(false));
       }
       while (this.at < target) {

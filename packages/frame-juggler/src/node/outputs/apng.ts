@@ -45,7 +45,6 @@ export async function openApng(file: Destination, setting: OutputSetting): Promi
   await sink.write(head);
   await sink.write(control());
   return {
-    product: () => ({ type: 'pixels' }),
     async add(_, bytes) {
       const words = wordsOf(bytes);
       const rect = shown === undefined ? wholeOf(setting) : changedRect(shown.words, words, width);

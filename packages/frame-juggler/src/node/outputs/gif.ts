@@ -24,7 +24,6 @@ export async function openGif(file: Destination, setting: OutputSetting, pool: D
     written.catch(() => undefined);
   };
   return {
-    product: () => ({ type: 'pixels' }),
     async add(_, bytes) {
       const before = written;
       write(encoder.add(wordsOf(bytes)));

@@ -1,45 +1,74 @@
 import path from 'node:path';
 import { SketchError, suggest } from '../../error.ts';
 import type { DrawPool } from '../draw-pool.ts';
+import { provenance } from '../provenance.ts';
 import { standardOutput, type Destination } from '../sink.ts';
 import { openApng } from './apng.ts';
 import { openGif } from './gif.ts';
-import type { Output, OutputOptions, OutputSetting } from './output.ts';
+import type { Output, OutputOptions, OutputSetting, Products } from './output.ts';
 import { openPicture } from './picture.ts';
 import { isSequence, openSequence } from './sequence.ts';
-import { openVideo } from './video.ts';
+import { openVideo, videoProducts, type VideoExtension } from './video.ts';
 import { openY4m } from './y4m.ts';
 
-type Open = (
-  output: Destination,
-  setting: OutputSetting,
-  options: OutputOptions,
-  pool: DrawPool,
-) => Output | Promise<Output>;
+interface Kind {
+  /** Whether it holds many frames. */
+  readonly many: boolean;
+  /** Whether it can go elsewhere than to a file. */
+  readonly streams: boolean;
+  readonly products: (setting: OutputSetting, options: Pick<OutputOptions, 'chroma'>, output: Destination) => Products;
+  readonly open: (
+    output: Destination,
+    setting: OutputSetting,
+    options: OutputOptions,
+    pool: DrawPool,
+  ) => Output | Promise<Output>;
+}
 
-const openFrame =
-  (type: 'png' | 'svg'): Open =>
-  (output, setting, options) =>
-    isSequence(output) ? openSequence(output, type, setting, options) : openPicture(output, type, setting);
+/** A frame a file. One by itself says in words what is to be seen. */
+const frameKind = (type: 'png' | 'svg'): Kind => ({
+  many: false,
+  streams: true,
+  products: (setting, _, output) => (frame) => ({
+    type,
+    texts: provenance({ ...setting, frame, run: setting.fingerprint }),
+    ...(!isSequence(output) && { inWords: true }),
+  }),
+  open: (output, setting, options) =>
+    isSequence(output) ? openSequence(output, setting, options) : openPicture(output),
+});
 
-/** What can be written: whether it holds one frame or many, whether it can go elsewhere than to a file, and how it is opened. */
+const pixels = (): Products => () => ({ type: 'pixels' });
+
+const videoKind = (extension: VideoExtension): Kind => ({
+  many: true,
+  streams: false,
+  products: videoProducts,
+  open: (output, setting, options) => openVideo(output as string, setting, extension, options),
+});
+
+/** What can be written. */
 const table = {
-  png: { many: false, streams: true, open: openFrame('png') },
-  svg: { many: false, streams: true, open: openFrame('svg') },
-  gif: { many: true, streams: true, open: (output, setting, _, pool) => openGif(output, setting, pool) },
-  apng: { many: true, streams: true, open: (output, setting) => openApng(output, setting) },
-  y4m: { many: true, streams: true, open: (output, setting, { chroma }) => openY4m(output, setting, chroma) },
-  mp4: {
+  png: frameKind('png'),
+  svg: frameKind('svg'),
+  gif: {
     many: true,
-    streams: false,
-    open: (output, setting, options) => openVideo(output as string, setting, '.mp4', options),
+    streams: true,
+    products: pixels,
+    open: (output, setting, _, pool) => openGif(output, setting, pool),
   },
-  webm: {
+  apng: { many: true, streams: true, products: pixels, open: (output, setting) => openApng(output, setting) },
+  y4m: {
     many: true,
-    streams: false,
-    open: (output, setting, options) => openVideo(output as string, setting, '.webm', options),
+    streams: true,
+    products:
+      (_, { chroma }) =>
+      () => ({ type: 'y4m', chroma }),
+    open: (output, setting, { chroma }) => openY4m(output, setting, chroma),
   },
-} satisfies Record<string, { many: boolean; streams: boolean; open: Open }>;
+  mp4: videoKind('.mp4'),
+  webm: videoKind('.webm'),
+} satisfies Record<string, Kind>;
 
 export type Format = keyof typeof table;
 export const formats = Object.keys(table) as Format[];
@@ -92,6 +121,15 @@ function targetOf(output: Destination, format: Format): Target {
   return { output, format, many: many || isSequence(output) };
 }
 
+/** What is made of each frame for a target. */
+export function productsFor(
+  { output, format }: Target,
+  setting: OutputSetting,
+  options: Pick<OutputOptions, 'chroma'>,
+): Products {
+  return (table[format] as Kind).products(setting, options, output);
+}
+
 /** Opens a target for frames. */
 export async function openOutput(
   { output, format }: Target,
@@ -99,5 +137,5 @@ export async function openOutput(
   options: OutputOptions,
   pool: DrawPool,
 ): Promise<Output> {
-  return (table[format].open as Open)(output, setting, options, pool);
+  return (table[format] as Kind).open(output, setting, options, pool);
 }

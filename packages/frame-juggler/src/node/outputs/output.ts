@@ -1,10 +1,11 @@
 import type { Chroma } from '../../formats/y4m.ts';
 import type { Product } from '../draw.ts';
 
+/** What is made of a frame before it is put into a file. */
+export type Products = (frame: number) => Product;
+
 /** A kind of file, or of files, that frames are put into. */
 export interface Output {
-  /** What is made of a frame before it is added. */
-  product(frame: number): Product;
   /** Whether a frame is there already, and need not be made. */
   has?(frame: number): boolean;
   /** Takes a frame; they come in order. */

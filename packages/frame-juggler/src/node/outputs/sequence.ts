@@ -3,7 +3,7 @@ import path from 'node:path';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
 import { isWholePng, pngSignature } from '../png.ts';
-import { provenance, readProvenance, type Provenance } from '../provenance.ts';
+import { readProvenance, type Provenance } from '../provenance.ts';
 import type { Destination } from '../sink.ts';
 import { claim, type Claim } from '../unfinished.ts';
 import { writeAtomically } from '../write-atomically.ts';
@@ -29,7 +29,6 @@ export function frameFile(output: string, frame: number): string {
  */
 export async function openSequence(
   output: string,
-  type: 'png' | 'svg',
   setting: OutputSetting,
   { resume, overwrite }: SequenceOptions,
 ): Promise<Output> {
@@ -37,7 +36,7 @@ export async function openSequence(
   await makeFolder(folder);
   const claimed = await claim(output);
   try {
-    return await sequenceIn(claimed, output, type, setting, { resume, overwrite });
+    return await sequenceIn(claimed, output, setting, { resume, overwrite });
   } catch (error) {
     await claimed.release();
     throw error;
@@ -47,7 +46,6 @@ export async function openSequence(
 async function sequenceIn(
   { release }: Claim,
   output: string,
-  type: 'png' | 'svg',
   setting: OutputSetting,
   { resume, overwrite }: SequenceOptions,
 ): Promise<Output> {
@@ -63,7 +61,6 @@ async function sequenceIn(
   const last = Math.max(...there);
   there.delete(last);
   return {
-    product: (frame) => ({ type, texts: provenance({ ...setting, frame, run: setting.fingerprint }) }),
     has: (frame) => there.has(frame),
     async add(frame, bytes) {
       const file = frameFile(output, frame);

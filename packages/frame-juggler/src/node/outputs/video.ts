@@ -2,13 +2,13 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { rename } from 'node:fs/promises';
 import path from 'node:path';
-import { evenSide, y4mHead } from '../../formats/y4m.ts';
+import { evenSide, y4mHead, type Chroma } from '../../formats/y4m.ts';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
 import { provenance, provenanceLines } from '../provenance.ts';
 import { placeOf } from '../sink.ts';
 import { claim } from '../unfinished.ts';
-import type { Output, OutputOptions, OutputSetting } from './output.ts';
+import type { Output, OutputOptions, OutputSetting, Products } from './output.ts';
 
 /** The encoder that is asked for; one that takes the same arguments may stand in for it. */
 const encoder = process.env.JUGGLE_ENCODER ?? 'ffmpeg';
@@ -34,7 +34,7 @@ export async function openVideo(
   const { unfinished, release } = await claim(place);
   const { width, height, frameRate, title } = setting;
   // With color halved both sides must be even: a row or column more, as its neighbor is.
-  const even = chroma === '420' && (width % 2 === 1 || height % 2 === 1);
+  const even = isMadeEven(setting, chroma);
   const [wide, high] = even ? [evenSide(width), evenSide(height)] : [width, height];
   if (even)
     onNote?.(
@@ -82,7 +82,6 @@ export async function openVideo(
   };
   await send(y4mHead(wide, high, frameRate, chroma));
   return {
-    product: () => ({ type: 'y4m', chroma, ...(even && { even }) }),
     add: (_, bytes) => send(bytes),
     async finish() {
       child.stdin.end();
@@ -95,6 +94,16 @@ export async function openVideo(
     },
     abandon,
   };
+}
+
+/** What is made of a video's frames. */
+export function videoProducts(setting: OutputSetting, { chroma }: Pick<OutputOptions, 'chroma'>): Products {
+  const even = isMadeEven(setting, chroma);
+  return () => ({ type: 'y4m', chroma, ...(even && { even }) });
+}
+
+function isMadeEven({ width, height }: OutputSetting, chroma: Chroma): boolean {
+  return chroma === '420' && (width % 2 === 1 || height % 2 === 1);
 }
 
 /**

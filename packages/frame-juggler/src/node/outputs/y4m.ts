@@ -7,7 +7,6 @@ export async function openY4m(file: Destination, setting: OutputSetting, chroma:
   const sink = await openSink(file);
   await sink.write(y4mHead(setting.width, setting.height, setting.frameRate, chroma));
   return {
-    product: () => ({ type: 'y4m', chroma }),
     add: (_, bytes) => sink.write(bytes),
     async finish() {
       await sink.commit();

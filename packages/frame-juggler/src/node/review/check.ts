@@ -1,7 +1,7 @@
 import { checkSketch, type Checkup } from '../../checks/check.ts';
 import { optional, schemaOf, type Options } from '../../schema/schema.ts';
 import type { Sketch } from '../../sketch/sketch.ts';
-import { frameRange, rangeOf } from '../render.ts';
+import { frameRange, rangeOf } from '../film.ts';
 import { openRun, runSettingsTable } from '../run-settings.ts';
 
 const checkTable = {

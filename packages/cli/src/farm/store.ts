@@ -1,0 +1,124 @@
+import { randomUUID } from 'node:crypto';
+import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import path from 'node:path';
+import type { S3Client } from '@aws-sdk/client-s3';
+import { SketchError } from 'frame-juggler';
+import { describe } from 'frame-juggler/node';
+import { optionalPackage } from './optional.ts';
+
+/** A place that all machines of a farm reach: what is put there under a name is there whole, or not at all. */
+export interface Store {
+  put(name: string, bytes: Uint8Array): Promise<void>;
+  /** Undefined where nothing has that name. */
+  get(name: string): Promise<Uint8Array | undefined>;
+  /** The names that begin so. */
+  list(prefix: string): Promise<string[]>;
+  /** Takes away everything whose name begins so. */
+  remove(prefix: string): Promise<void>;
+}
+
+/**
+ * Opens a store: a folder that all machines share, or `s3://BUCKET/PREFIX` for object storage.
+ * @throws SketchError where it cannot be reached
+ */
+export async function openStore(place: string): Promise<Store> {
+  if (place.startsWith('s3://')) return openBucket(place);
+  if (/^\w+:\/\//.test(place))
+    throw new SketchError({ problem: `${place} is no store`, expected: 'expected a folder, or s3://BUCKET/PREFIX' });
+  return openFolder(path.resolve(place), place);
+}
+
+async function openFolder(folder: string, place: string): Promise<Store> {
+  const guarded = async <T>(work: () => Promise<T>): Promise<T> => {
+    try {
+      return await work();
+    } catch (error) {
+      throw new SketchError({ problem: `the store ${place} cannot be used: ${describe(error, place)}` });
+    }
+  };
+  if (!(await stat(folder).then((found) => found.isDirectory(), () => false))) // prettier-ignore
+    throw new SketchError({ problem: `the store ${place} is not a folder that is there`, expected: 'expected one that all machines share' }); // prettier-ignore
+  const fileOf = (name: string): string => path.join(folder, name);
+  const isMissing = (error: unknown): boolean => (error as NodeJS.ErrnoException).code === 'ENOENT';
+  return {
+    put: (name, bytes) =>
+      guarded(async () => {
+        const file = fileOf(name);
+        const unfinished = `${file}.${randomUUID()}.unfinished`;
+        await mkdir(path.dirname(file), { recursive: true });
+        try {
+          await writeFile(unfinished, bytes);
+          await rename(unfinished, file);
+        } catch (error) {
+          await rm(unfinished, { force: true });
+          throw error;
+        }
+      }),
+    get: (name) =>
+      guarded(() => readFile(fileOf(name)).catch((error) => (isMissing(error) ? undefined : Promise.reject(error)))),
+    list: (prefix) =>
+      guarded(async () => {
+        const entries = await readdir(fileOf(prefix)).catch((error) => (isMissing(error) ? [] : Promise.reject(error)));
+        return entries.filter((entry) => !entry.endsWith('.unfinished')).map((entry) => prefix + entry);
+      }),
+    remove: (prefix) => guarded(() => rm(fileOf(prefix), { recursive: true, force: true })),
+  };
+}
+
+async function openBucket(place: string): Promise<Store> {
+  const [, bucket, prefix = ''] = /^s3:\/\/([^/]+)\/?(.*?)\/?$/.exec(place) ?? [];
+  if (bucket === undefined)
+    throw new SketchError({ problem: `${place} is no store`, expected: 'expected s3://BUCKET/PREFIX' });
+  const s3 = await optionalPackage(() => import('@aws-sdk/client-s3'), '@aws-sdk/client-s3', 'a store of s3://');
+  const endpoint = process.env.AWS_ENDPOINT_URL_S3 ?? process.env.AWS_ENDPOINT_URL;
+  // Where it is and whose it is comes from the environment and the usual files; a server of one's own has no names of hosts for buckets.
+  const client: S3Client = new s3.S3Client({ ...(endpoint !== undefined && { endpoint, forcePathStyle: true }) });
+  const keyOf = (name: string): string => (prefix === '' ? name : `${prefix}/${name}`);
+  const guarded = async <T>(work: () => Promise<T>): Promise<T> => {
+    try {
+      return await work();
+    } catch (error) {
+      const { name, message } = error as Error;
+      throw new SketchError({ problem: `the store ${place} cannot be used: ${message || name}` });
+    }
+  };
+  const keysOf = async (start: string): Promise<string[]> => {
+    const keys: string[] = [];
+    let next: string | undefined;
+    do {
+      const page = await client.send(
+        new s3.ListObjectsV2Command({
+          Bucket: bucket,
+          Prefix: start,
+          ...(next !== undefined && { ContinuationToken: next }),
+        }),
+      );
+      keys.push(...(page.Contents ?? []).map(({ Key }) => Key!));
+      next = page.NextContinuationToken;
+    } while (next !== undefined);
+    return keys;
+  };
+  await guarded(() => client.send(new s3.HeadBucketCommand({ Bucket: bucket })));
+  return {
+    put: (name, bytes) =>
+      guarded(async () => {
+        await client.send(new s3.PutObjectCommand({ Bucket: bucket, Key: keyOf(name), Body: bytes }));
+      }),
+    get: (name) =>
+      guarded(async () => {
+        try {
+          const { Body } = await client.send(new s3.GetObjectCommand({ Bucket: bucket, Key: keyOf(name) }));
+          return await Body!.transformToByteArray();
+        } catch (error) {
+          if ((error as Error).name === 'NoSuchKey') return undefined;
+          throw error;
+        }
+      }),
+    list: (start) => guarded(async () => (await keysOf(keyOf(start))).map((key) => key.slice(keyOf('').length))),
+    remove: (start) =>
+      guarded(async () => {
+        for (const Key of await keysOf(keyOf(start)))
+          await client.send(new s3.DeleteObjectCommand({ Bucket: bucket, Key }));
+      }),
+  };
+}

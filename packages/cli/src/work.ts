@@ -1,0 +1,41 @@
+import { Command, Option } from 'commander';
+import { countOption, quietOption } from './arguments.ts';
+import { work } from './farm/worker.ts';
+
+export const queueOption = (): Option =>
+  new Option('--queue <url>', 'the queue of a farm: redis://HOST, or rediss://HOST for TLS').env('JUGGLE_QUEUE');
+export const storeOption = (): Option =>
+  new Option('--store <place>', 'where its machines hand things over: a shared folder, or s3://BUCKET/PREFIX').env('JUGGLE_STORE'); // prettier-ignore
+
+/** The options of `work`. */
+interface WorkArguments {
+  queue: string;
+  store: string;
+  threads?: number;
+  quiet?: boolean;
+}
+
+export function workCommand(): Command {
+  return new Command('work')
+    .description('Renders chunks of films that wait in a queue, until it is stopped.')
+    .addOption(queueOption().makeOptionMandatory())
+    .addOption(storeOption().makeOptionMandatory())
+    .addOption(countOption('--threads <n>', 'threads that draw; as many as there are cores if left out'))
+    .addOption(quietOption())
+    .addHelpText(
+      'after',
+      `
+A job runs the code of its sketch: let only those reach the queue and the store whom you let use this machine.
+
+Examples:
+  juggle work --queue redis://10.0.0.5 --store /mnt/farm
+  juggle render film.ts -o film.mp4 --queue redis://10.0.0.5 --store /mnt/farm`,
+    )
+    .action(async ({ queue, store, threads, quiet }: WorkArguments) => {
+      const stop = new AbortController();
+      const onSignal = (): void => stop.abort();
+      process.once('SIGINT', onSignal).once('SIGTERM', onSignal);
+      const say = (line: string): void => void (quiet === true || process.stderr.write(`${line}\n`));
+      await work({ queue, store, ...(threads !== undefined && { threads }), signal: stop.signal, say });
+    });
+}

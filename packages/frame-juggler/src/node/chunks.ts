@@ -1,0 +1,264 @@
+import { createHash } from 'node:crypto';
+import { promisify } from 'node:util';
+import { deflate, inflate } from 'node:zlib';
+import { SketchError } from '../error.ts';
+import type { Run } from '../sketch/run.ts';
+import type { Sketch } from '../sketch/sketch.ts';
+import type { KeptPixels } from '../surfaces/raster/surface.ts';
+import { type Complete, type Options, schemaOf } from '../schema/schema.ts';
+import { callable, toggle } from '../schema/kind.ts';
+import { optional } from '../schema/schema.ts';
+import { DrawPool } from './draw-pool.ts';
+import { filmTable, openFilm, type Film } from './film.ts';
+import { openOutput } from './outputs/index.ts';
+import type { Output } from './outputs/output.ts';
+import { renderFrames, type Under } from './render-frames.ts';
+import { threadsFor } from './render.ts';
+import { runSettingsTable } from './run-settings.ts';
+
+/*
+ * A film in chunks, each rendered somewhere by itself, and put together in one place. What is made of a frame is the same
+ * wherever it is made, so the file is the same as one render's, byte for byte.
+ *
+ * Under a carry a chunk's first picture stands on the one before, which is made elsewhere. It begins so many frames early
+ * that nothing can be left of what was before, and tells what it came to: where that is not what the chunk before ends
+ * with (light veils, drawn again and again, may keep a rounding for ever), it is rendered once more, upon that.
+ */
+
+const pack = promisify(deflate);
+const unpack = promisify(inflate);
+
+const chunkTable = { ...filmTable };
+const chunkOptions = schemaOf({ ...runSettingsTable, ...chunkTable }, "{ format: 'png', frames: [0, 599] }");
+/** The film that a chunk is of: the same for all of its chunks. */
+export type ChunkOptions = Options<typeof runSettingsTable & typeof chunkTable>;
+
+const joinTable = {
+  ...filmTable,
+  /** Replaces frames of a sequence that are another run's. */
+  overwrite: optional(toggle, false),
+  /** Told of what is not as it was asked for. */
+  onNote: optional(callable<(text: string) => void>()),
+  /** Told of each process that is started, as encoders are. */
+  onProcess: optional(callable<(pid: number) => void>()),
+};
+const joinOptions = schemaOf({ ...runSettingsTable, ...joinTable }, '{ frames: [0, 599] }');
+export type JoinOptions = Options<typeof runSettingsTable & typeof joinTable>;
+
+/** A stretch of a film, rendered. */
+export interface Chunk {
+  /** The first and the last frame. */
+  readonly frames: readonly [number, number];
+  /** What is made of each frame, in one. */
+  readonly bytes: Uint8Array;
+  /** Under a carry: a fingerprint of the picture that it stands on, and of its last; and that last one, for the next. */
+  readonly before?: string | undefined;
+  readonly after?: string | undefined;
+  readonly picture?: Uint8Array | undefined;
+}
+
+/** So many frames early a picture is of what a carry leaves of them only: Infinity where it leaves all. */
+export function framesLeftBy(carry: number): number {
+  if (carry >= 1) return Infinity;
+  let frames = 0;
+  for (let left = 255; left > 0; left = Math.trunc(left * carry)) frames++;
+  return frames;
+}
+
+/** Renders chunks of a film, one after the other. A run that is asked for a later chunk goes on where it is. */
+export class ChunkRenderer {
+  private readonly film: Film;
+  private readonly pool: DrawPool;
+
+  /**
+   * @param to the name of what the film becomes: nothing is written there
+   * @throws SketchError where the film cannot be meant
+   */
+  constructor(sketch: Sketch, to: string, options: ChunkOptions = {}) {
+    const read = chunkOptions.read('renderChunk', options);
+    this.film = openFilm(sketch, to, read);
+    const [first, last] = this.film.frames;
+    this.pool = new DrawPool(threadsFor(last - first + 1, this.film.setting, read.threads));
+  }
+
+  get run(): Run {
+    return this.film.run;
+  }
+
+  /**
+   * Renders one chunk.
+   * @param under the picture that it stands on, as the chunk before gave it; frames before it if left out
+   * @param onFrame called after every frame
+   */
+  async render(
+    frames: readonly [number, number],
+    {
+      under,
+      signal,
+      onFrame = () => undefined,
+    }: { under?: Uint8Array; signal?: AbortSignal; onFrame?: (done: number) => void } = {},
+  ): Promise<Chunk> {
+    const { run, products, target } = this.film;
+    const { carry } = run.sketch;
+    const packs = !isPacked(products(frames[0]).type);
+    const made: Promise<Uint8Array>[] = [];
+    const output: Output = {
+      add(_, bytes) {
+        made.push(packs ? (pack(bytes, { level: 1 }) as Promise<Uint8Array>) : Promise.resolve(bytes));
+        // Frames wait packed, a few at a time.
+        return (made.at(-8) ?? Promise.resolve()).then(() => undefined);
+      },
+      finish: () => Promise.resolve(),
+      abandon: () => Promise.resolve(),
+    };
+    const ends = new Map<number, Uint8Array>();
+    const isDrawn = target.format !== 'svg' && carry > 0;
+    await renderFrames(run, output, {
+      frames,
+      products,
+      pool: this.pool,
+      signal,
+      onFrame,
+      under: await this.standOn(frames[0], under),
+      onEnds: isDrawn ? (frame, pixels) => Promise.resolve(void ends.set(frame, pixels)) : undefined,
+    });
+    signal?.throwIfAborted();
+    const bytes = joined(await Promise.all(made));
+    if (under !== undefined) ends.set(frames[0] - 1, (await readPicture(under)).pixels as Uint8Array);
+    const [before, last] = [ends.get(frames[0] - 1), ends.get(frames[1])];
+    return {
+      frames,
+      bytes,
+      ...(before !== undefined && { before: sha256(before) }),
+      ...(last !== undefined && { after: sha256(last), picture: await this.writePicture(last) }),
+    };
+  }
+
+  async close(): Promise<void> {
+    await this.pool.close();
+  }
+
+  /** What a chunk's first frame stands on; undefined for all frames before it, as where the film begins. */
+  private async standOn(first: number, picture: Uint8Array | undefined): Promise<Under | undefined> {
+    const { carry } = this.film.run.sketch;
+    if (carry === 0 || first === this.film.frames[0]) return undefined;
+    return picture === undefined ? { early: framesLeftBy(carry) } : { picture: await readPicture(picture) };
+  }
+
+  private async writePicture(pixels: Uint8Array): Promise<Uint8Array> {
+    const { width, height } = this.film.setting;
+    let opaque = 1;
+    for (let at = 3; at < pixels.length && opaque === 1; at += 4) if (pixels[at] !== 255) opaque = 0;
+    return Buffer.concat([u32(width), u32(height), u32(opaque), await pack(pixels, { level: 1 })]);
+  }
+}
+
+/** Puts a film together from its chunks. */
+export class ChunkJoiner {
+  /** The first and the last frame of the film. */
+  readonly frames: readonly [number, number];
+  readonly title: string;
+  readonly carry: number;
+  private next: number;
+  private after: string | undefined;
+
+  private constructor(
+    private readonly film: Film,
+    private readonly output: Output,
+    private readonly pool: DrawPool,
+  ) {
+    this.frames = film.frames;
+    this.next = film.frames[0];
+    this.title = film.run.sketch.title;
+    this.carry = film.target.format === 'svg' ? 0 : film.run.sketch.carry;
+  }
+
+  /** Opens the file, or the sequence. @throws SketchError where nothing can be written there */
+  static async open(sketch: Sketch, to: string, options: JoinOptions = {}): Promise<ChunkJoiner> {
+    const read: Complete<typeof runSettingsTable & typeof joinTable> = joinOptions.read('joinChunks', options);
+    const film = openFilm(sketch, to, read);
+    const pool = new DrawPool(threadsFor(film.frames[1] - film.frames[0] + 1, film.setting, read.threads));
+    const output = await openOutput(film.target, film.setting, { ...read, resume: false }, pool);
+    return new ChunkJoiner(film, output, pool);
+  }
+
+  get width(): number {
+    return this.film.setting.width;
+  }
+
+  get height(): number {
+    return this.film.setting.height;
+  }
+
+  get frameRate(): number {
+    return this.film.setting.frameRate;
+  }
+
+  get seed(): number {
+    return this.film.setting.seed;
+  }
+
+  /** Whether a chunk stands on the very picture that the one before ends with. */
+  fits({ frames: [first], before }: Pick<Chunk, 'frames' | 'before'>): boolean {
+    const isFirst = first === this.frames[0] || this.film.run.frameAfterRounds(first) === 0;
+    return this.carry === 0 || isFirst || before === this.after;
+  }
+
+  /** Takes the next chunk. @throws SketchError where it is damaged, or not the next */
+  async add(chunk: Omit<Chunk, 'picture'>): Promise<void> {
+    const [first, last] = chunk.frames;
+    if (first !== this.next || !this.fits(chunk))
+      throw new SketchError({
+        problem: `frames ${first} to ${last} are not what comes next`,
+        expected: `expected those from ${this.next} on`,
+      });
+    const packed = !isPacked(this.film.products(first).type);
+    for (const [index, part] of parts(chunk.bytes, last - first + 1).entries())
+      await this.output.add(first + index, packed ? await unpack(part) : part);
+    this.next = last + 1;
+    this.after = chunk.after;
+  }
+
+  async finish(): Promise<void> {
+    await this.output.finish();
+    await this.pool.close();
+  }
+
+  async abandon(): Promise<void> {
+    await this.output.abandon();
+    await this.pool.close();
+  }
+}
+
+const isPacked = (type: string): boolean => type === 'png' || type === 'svg';
+
+async function readPicture(bytes: Uint8Array): Promise<KeptPixels> {
+  const view = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
+  const [width, height, opaque] = [0, 4, 8].map((at) => view.readUInt32BE(at));
+  return { width, height, rows: [0, height], opaque: opaque === 1, pixels: await unpack(view.subarray(12)) };
+}
+
+/** Parts in one, each behind its length; behind them a fingerprint of all. */
+function joined(list: readonly Uint8Array[]): Uint8Array {
+  const body = Buffer.concat(list.flatMap((part) => [u32(part.length), part]));
+  return Buffer.concat([body, createHash('sha256').update(body).digest()]);
+}
+
+function parts(bytes: Uint8Array, count: number): Uint8Array[] {
+  const all = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
+  const body = all.subarray(0, -32);
+  const found: Uint8Array[] = [];
+  if (createHash('sha256').update(body).digest().equals(all.subarray(-32)))
+    for (let at = 0; at < body.length; at += 4 + body.readUInt32BE(at))
+      found.push(body.subarray(at + 4, at + 4 + body.readUInt32BE(at)));
+  if (found.length === count) return found;
+  throw new SketchError({ problem: 'a chunk is damaged' });
+}
+
+const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+function u32(value: number): Buffer {
+  const bytes = Buffer.alloc(4);
+  bytes.writeUInt32BE(value);
+  return bytes;
+}
