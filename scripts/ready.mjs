@@ -1,5 +1,5 @@
 // Makes a fresh clone ready: installs packages and builds where that is missing or out of date.
-// With --chromium, Debian's Chromium too, which the page tests drive.
+// With --for-tests, what tests drive too: Debian's Chromium and Redis.
 import { execFileSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 
@@ -20,4 +20,4 @@ if (
   console.log('Building …');
   run(process.execPath, 'scripts/build.mjs');
 }
-if (process.argv.includes('--chromium')) run('sh', 'scripts/install-chromium.sh');
+if (process.argv.includes('--for-tests')) run('sh', 'scripts/install-for-tests.sh');

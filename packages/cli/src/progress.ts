@@ -30,6 +30,11 @@ export class Progress {
     if (!this.quiet) this.line(`Note: ${text}`);
   }
 
+  /** Says what the work waits for. */
+  waiting(text: string): void {
+    if (!this.quiet && this.bar === undefined) this.line(text);
+  }
+
   at(done: number, total: number): void {
     if (this.quiet || total < 2) return;
     const now = Date.now();

@@ -33,6 +33,8 @@ export interface FarmJob {
   readonly patience: number;
   readonly signal: AbortSignal;
   readonly onProgress: (done: number, total: number) => void;
+  /** Told where no worker is there yet. */
+  readonly onAlone: (text: string) => void;
 }
 
 /** Milliseconds: how often the store is looked at, and the queue whether it still has what was put into it. */
@@ -121,6 +123,7 @@ class Chunks {
   private wake = (): void => undefined;
   private readonly planner: Planner;
   private seen = 0;
+  private saidAlone = false;
 
   constructor(private readonly means: Means) {
     const { link, joiner } = means;
@@ -157,7 +160,7 @@ class Chunks {
     const began = performance.now();
     this.planner.know(await this.rendered());
     let checked = began;
-    let alone = false;
+    let lookedForWorkers = began;
     try {
       while (!signal.aborted && this.failure === undefined && !(await this.takeWhatIsThere())) {
         await this.fill();
@@ -166,7 +169,10 @@ class Chunks {
           checked = now;
           await this.putBackWhatIsLost();
         }
-        if (!alone && this.seen === 0 && now - began > times.lonely) alone = await this.sayWhetherAlone();
+        if (this.seen === 0 && now - lookedForWorkers > times.lonely) {
+          lookedForWorkers = now;
+          await this.lookForWorkers();
+        }
         await Promise.race([new Promise<void>((resolve) => (this.wake = resolve)), new Promise((resolve) => setTimeout(resolve, times.look))]); // prettier-ignore
       }
       if (this.failure !== undefined) throw this.failure;
@@ -251,15 +257,14 @@ class Chunks {
     }
   }
 
-  private async sayWhetherAlone(): Promise<boolean> {
+  /** Says it where there are no workers, or none that could take these chunks. */
+  private async lookForWorkers(): Promise<void> {
     const { link, job } = this.means;
     const { redis } = link;
-    if (redis.status !== 'ready') return false;
+    if (redis.status !== 'ready') return;
     const found = await Promise.all((await keysLike(redis, keys.worker('*'))).map((key) => redis.get(key)));
-    const workers = found
-      .filter((each) => each !== null)
-      .map((each) => JSON.parse(each) as { host: string; version: string });
-    if (workers.some((worker) => worker.version === version)) return true;
+    const workers = found.filter((each) => each !== null).map((each) => JSON.parse(each) as { version: string });
+    if (workers.some((worker) => worker.version === version)) return;
     if (workers.length > 0) {
       const versions = [...new Set(workers.map((worker) => worker.version))].join(', ');
       throw new SketchError({
@@ -267,8 +272,8 @@ class Chunks {
         expected: 'expected the same version everywhere, so that all draw the same pixels',
       });
     }
-    job.options.onNote?.(`no worker is there yet: juggle work --queue ${hidden(job.farm.queue)} --store …`);
-    return true;
+    if (!this.saidAlone) job.onAlone(`No worker is there yet: juggle work --queue ${hidden(job.farm.queue)} --store …`);
+    this.saidAlone = true;
   }
 
   private tell(): void {

@@ -53,7 +53,8 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     const { renderOnFarm } = await import('../farm/head.ts');
     const patience = run.patience ?? 10;
     const { signal, onProgress } = watched;
-    return renderOnFarm({ file, sketch, code: await filesRead(), to: output!, farm, options: all, patience, signal, onProgress }); // prettier-ignore
+    const onAlone = (text: string): void => tell({ type: 'waiting', text });
+    return renderOnFarm({ file, sketch, code: await filesRead(), to: output!, farm, options: all, patience, signal, onProgress, onAlone }); // prettier-ignore
   },
   async strip({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);

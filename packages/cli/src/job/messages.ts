@@ -61,6 +61,8 @@ export type JobMessage =
   | { readonly type: 'process'; readonly pid: number }
   /** Something about the sketch that is no error. */
   | { readonly type: 'note'; readonly text: string }
+  /** What the work waits for. */
+  | { readonly type: 'waiting'; readonly text: string }
   | { readonly type: 'loaded'; readonly title: string; readonly notes: readonly string[] }
   | { readonly type: 'done'; readonly facts: Jobs[JobName]['facts'] }
   /** Stopped by its order, with what is there. */

@@ -48,6 +48,8 @@ export async function runJob<Name extends JobName>(
           case 'progress':
             done = message.done;
             return progress.at(message.done, message.total);
+          case 'waiting':
+            return progress.waiting(message.text);
           case 'note':
             return void notes.push(message.text);
           case 'process':
