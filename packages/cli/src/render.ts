@@ -18,7 +18,7 @@ import {
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
 import { outputName, report } from './report.ts';
-import { queueOption, storeOption } from './work.ts';
+import { farmOption, queueVariable, storeOption } from './work.ts';
 
 /** The options of `render`. */
 interface RenderArguments extends RunArguments, ReportArguments {
@@ -27,11 +27,12 @@ interface RenderArguments extends RunArguments, ReportArguments {
   frames?: [number, number];
   format?: Format;
   chroma?: '420' | '444';
+  dither?: boolean;
   threads?: number;
   shard?: [number, number];
   resume?: boolean;
   overwrite?: boolean;
-  queue?: string;
+  queue?: string | true;
   store?: string;
 }
 
@@ -46,11 +47,12 @@ export function renderCommand(): Command {
   return addRunOptions(command)
     .addOption(new Option('--format <kind>', 'the kind of file, for standard output').choices(formats))
     .addOption(new Option('--chroma <kind>', 'how finely video keeps color').choices(['420', '444']).default('420'))
+    .addOption(new Option('--dither', 'mixes colors that a GIF lacks of pixels side by side'))
     .addOption(new Option('--resume', 'makes only the frames of a sequence that are not there yet'))
     .addOption(new Option('--overwrite', "replaces another run's frames").conflicts('resume'))
     .addOption(countOption('--threads <n>', 'threads that draw; as many as there are cores if left out'))
     .addOption(shardOption())
-    .addOption(queueOption().conflicts(['shard', 'resume']))
+    .addOption(farmOption().conflicts(['shard', 'resume']))
     .addOption(storeOption())
     .addOption(quietOption())
     .addOption(jsonOption())
@@ -88,11 +90,25 @@ export async function renderFile(file: string, output: string, options: RenderAr
 }
 
 /** What is handed on as it was given. */
-const chosen = ['frame', 'seconds', 'frames', 'shard', 'format', 'chroma', 'resume', 'overwrite', 'threads'] as const;
+const chosen = [
+  'frame',
+  'seconds',
+  'frames',
+  'shard',
+  'format',
+  'chroma',
+  'dither',
+  'resume',
+  'overwrite',
+  'threads',
+] as const;
 
 function farmOf({ queue, store }: RenderArguments): Farm | undefined {
   if (queue === undefined) return undefined;
-  if (store !== undefined) return { queue, store };
+  const address = queue === true ? process.env[queueVariable] : queue;
+  if (address === undefined)
+    throw new SketchError({ problem: `--queue has no address, nor has ${queueVariable}`, expected: 'expected redis://HOST' }); // prettier-ignore
+  if (store !== undefined) return { queue: address, store };
   throw new SketchError({
     problem: '--queue needs a place where machines hand over what they made',
     expected: 'expected --store FOLDER, or --store s3://BUCKET/PREFIX',

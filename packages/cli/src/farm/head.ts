@@ -10,7 +10,7 @@ import {
   type Rendered,
 } from 'frame-juggler/node';
 import { stat } from 'node:fs/promises';
-import { hidden, keys, keysLike, lease, openLink, queueName, version, type Link } from './link.ts';
+import { hidden, keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
 import { names, readJson, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { fingerprintOf, gather, sendParcel } from './parcel.ts';
 import { Planner } from './planner.ts';
@@ -152,7 +152,9 @@ class Chunks {
     });
     events.on('completed', () => this.wake());
     events.on('failed', ({ jobId, failedReason }) => {
-      if (this.pending.some(({ id }) => id === jobId)) this.failure = new SketchError({ problem: failedReason });
+      // What its server forgot is put in again.
+      const isOurs = this.pending.some(({ id }) => id === jobId);
+      if (isOurs && !failedReason.startsWith(unwanted)) this.failure = new SketchError({ problem: failedReason });
       this.wake();
     });
     const onAbort = (): void => this.wake();

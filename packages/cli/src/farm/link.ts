@@ -18,7 +18,9 @@ export const keys = {
   worker: (worker: string) => `frame-juggler:worker:${worker}`,
 };
 /** Seconds until a key goes away, and how often it is renewed. */
-export const lease = { lasts: 15, renewed: 4 };
+export const lease = { lasts: 20, renewed: 4 };
+/** What a worker says of a chunk that nobody waits for. Whoever does wait hears it after their server was away. */
+export const unwanted = 'nobody waits for it any more';
 
 /** The keys that look so, without keeping the server from its work. */
 export async function keysLike(redis: Redis, pattern: string): Promise<string[]> {

@@ -6,7 +6,7 @@ import { Worker as Thread } from 'node:worker_threads';
 import { randomUUID } from 'node:crypto';
 import { SketchError } from 'frame-juggler';
 import type { ChunkThreadData, ChunkThreadMessage } from './chunk-thread.ts';
-import { keys, keysLike, lease, openLink, queueName, version, type Link } from './link.ts';
+import { keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
 import { names, readJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { unpackParcel } from './parcel.ts';
 import { openStore, type Store } from './store.ts';
@@ -110,9 +110,9 @@ class FilmThread {
     const { redis } = this.means.link;
     const isWanted = async (): Promise<boolean> =>
       redis.status !== 'ready' || (await redis.exists(keys.film(chunk.film))) === 1;
-    if (!(await isWanted())) throw new Failed('nobody waits for it any more');
+    if (!(await isWanted())) throw new Failed(unwanted);
     const watch = setInterval(() => {
-      isWanted().then((wanted) => (wanted ? undefined : this.give(new Failed('nobody waits for it any more'))), () => undefined); // prettier-ignore
+      isWanted().then((wanted) => (wanted ? undefined : this.give(new Failed(unwanted))), () => undefined); // prettier-ignore
     }, 1000);
     let told = 0;
     try {

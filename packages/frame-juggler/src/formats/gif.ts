@@ -14,6 +14,8 @@ export interface GifOptions {
   readonly frameRate: number;
   /** Whether it begins again. */
   readonly repeat: boolean;
+  /** Whether colors that a table lacks are mixed of pixels side by side. */
+  readonly dither?: boolean;
   /** What the file tells of itself. */
   readonly comment: string;
 }
@@ -125,7 +127,7 @@ export class GifEncoder {
     let palette = shared;
     let entries = shared.entriesOf(region);
     if (entries === undefined) entries = (palette = this.palette).entriesOf(region);
-    if (entries === undefined) entries = (palette = new NearPalette(region)).entriesOf(region)!;
+    if (entries === undefined) entries = (palette = new NearPalette(region, this.options.dither)).entriesOf(region)!;
     this.palette = palette;
     if (this.shown === undefined && palette !== shared) this.first = palette;
     return { ...entries, words, palette, rect: region.rect, from };

@@ -95,9 +95,14 @@ export class NearPalette implements Palette {
   private readonly sorted: Int32Array;
   private readonly fromGreen = new Uint16Array(256);
   private mayBeBad = 1;
+  private readonly mixes: Map<number, Uint8Array> | undefined;
 
-  /** @param region what it is made for, and the first whose entries are asked for */
-  constructor(region: Region) {
+  /**
+   * @param region what it is made for, and the first whose entries are asked for
+   * @param dithers whether colors that it lacks are mixed of pixels side by side
+   */
+  constructor(region: Region, dithers = false) {
+    this.mixes = dithers ? new Map() : undefined;
     const words = drawnWords(region);
     const large = largeColors(words);
     const rest = restOf(words, large);
@@ -110,7 +115,8 @@ export class NearPalette implements Palette {
   }
 
   entriesOf(region: Region): Entries | undefined {
-    const found = lookUp(region, unseen, (color) => this.entryOf(color))!;
+    const mixOf = this.mixes && ((color: number): Uint8Array => this.mixOf(color));
+    const found = lookUp(region, unseen, (color) => this.entryOf(color), mixOf)!;
     const part = found.bad / (found.seen || 1);
     // What it was made for comes first: that tells how good it can be.
     if (this.mayBeBad === 1) this.mayBeBad = part + mayBeWorse;
@@ -125,6 +131,29 @@ export class NearPalette implements Palette {
       this.values[slot] = distance(color, this.colors[index]) > tooFar ? index | badly : index;
     }
     return this.values[slot];
+  }
+
+  /**
+   * The entries that stand for a color over a square of pixels, dark ones first: each makes up for what those before it
+   * are off by. As they go by place, what stays the same from frame to frame keeps its pixels.
+   */
+  private mixOf(color: number): Uint8Array {
+    let mix = this.mixes!.get(color);
+    if (mix !== undefined) return mix;
+    mix = new Uint8Array(thresholds.length);
+    let [red, green, blue] = [0, 0, 0];
+    for (let i = 0; i < mix.length; i++) {
+      const wanted = clampByte(redOf(color) + red) | (clampByte(greenOf(color) + green) << 8) | (clampByte(blueOf(color) + blue) << 16); // prettier-ignore
+      const chosen = this.colors[(mix[i] = this.nearest(wanted))];
+      red += redOf(color) - redOf(chosen);
+      green += greenOf(color) - greenOf(chosen);
+      blue += blueOf(color) - blueOf(chosen);
+    }
+    const light = (index: number): number => lightnessOf(this.colors[index]);
+    mix.sort((a, b) => light(a) - light(b) || a - b);
+    if (this.mixes!.size === mostMixes) this.mixes!.clear();
+    this.mixes!.set(color, mix);
+    return mix;
   }
 
   /** Looks from the entries with the same green on, up and down, until green alone makes all others farther. */
@@ -149,6 +178,13 @@ export class NearPalette implements Palette {
   }
 }
 
+/** Which of a mix's entries the pixels of a square take, row by row (Bayer): any part of them lies evenly over it. */
+const thresholds = [0, 8, 2, 10, 12, 4, 14, 6, 3, 11, 1, 9, 15, 7, 13, 5];
+const side = 4;
+const mostMixes = 1 << 16;
+const clampByte = (value: number): number => Math.max(0, Math.min(255, value));
+const lightnessOf = (color: number): number => 0.2126 * redOf(color) + 0.7152 * greenOf(color) + 0.0722 * blueOf(color);
+
 /** An entry that stands badly for its color is marked by this. */
 const badly = 256;
 /** There is no entry for a color. */
@@ -157,12 +193,14 @@ const none = -1;
 /**
  * Looks up a region's pixels, each run of one color once. Undefined where there is no entry for one.
  * @param clear the entry of transparent pixels
+ * @param mixOf what stands for a color over a square of pixels, where it is to be mixed
  * @returns the indices, whether something is uncovered, how many pixels can be seen, and how many of them badly
  */
 function lookUp(
   { words, before, stride, rect }: Region,
   clear: number,
   entryOf: (color: number) => number,
+  mixOf?: (color: number) => Uint8Array,
 ): { indices: Uint8Array; uncovers: boolean; seen: number; bad: number } | undefined {
   const indices = new Uint8Array(rect.width * rect.height).fill(unseen);
   let uncovers = false;
@@ -188,7 +226,13 @@ function lookUp(
         entry = word >>> 24 < 128 ? clear : entryOf(rgbOf(word));
       }
       if (entry === none) return undefined;
-      indices.fill(entry, from + shift, at + shift);
+      if (mixOf === undefined || entry === clear) indices.fill(entry, from + shift, at + shift);
+      else {
+        const mix = mixOf(rgbOf(word));
+        const [row4, left] = [((rect.y + row) % side) * side, (rect.y + row) * stride];
+        for (let place = from; place < at; place++)
+          indices[place + shift] = mix[thresholds[row4 + ((place - left) % side)]];
+      }
       if (entry !== clear) {
         seen += at - from;
         bad += (entry >> 8) * (at - from);

@@ -1,7 +1,7 @@
 import { SketchError } from '../error.ts';
 import type { Chroma } from '../formats/y4m.ts';
 import { pictureSize } from '../frame/frame.ts';
-import { anything, kindOf, oneOf, whole } from '../schema/kind.ts';
+import { anything, kindOf, oneOf, toggle, whole } from '../schema/kind.ts';
 import { type Complete, optional } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
@@ -47,6 +47,8 @@ export const filmTable = {
   format: optional(oneOf(...formats)),
   /** How finely video keeps color beside brightness. */
   chroma: optional(oneOf<Chroma>('420', '444'), '420'),
+  /** Whether a GIF mixes colors that it lacks of pixels side by side. */
+  dither: optional(toggle, false),
   /** How many threads draw; as many as there are cores if left out, none for a few small frames. */
   threads: optional(whole(1)),
   /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */

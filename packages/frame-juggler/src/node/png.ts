@@ -1,6 +1,7 @@
-import { crc32, deflateSync } from 'node:zlib';
+import { deflateSync } from 'node:zlib';
 import { wordsOf, type PixelRect } from '../formats/changes.ts';
 import type { Rendering } from '../surfaces/raster/surface.ts';
+import { pngChunk, pngSignature } from './png-chunks.ts';
 import type { Provenance } from './provenance.ts';
 
 /*
@@ -8,8 +9,6 @@ import type { Provenance } from './provenance.ts';
  * the format is four chunks, and encoders in plain JavaScript take thirty times as long.
  */
 
-/** What every PNG file begins with. */
-export const pngSignature = Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a);
 /** A quarter of the time of the usual level, for files a fifth larger. */
 export const packing = { level: 3, memLevel: 9 };
 /** Colors are those of sRGB, to be shown as they are perceived. */
@@ -47,30 +46,8 @@ export function pngEnd(): Uint8Array {
   return pngChunk('IEND', new Uint8Array(0));
 }
 
-/** Whether a PNG file is all there and undamaged: its chunks have the sums that they tell, up to its end. */
-export function isWholePng(bytes: Uint8Array): boolean {
-  const png = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
-  if (!png.subarray(0, 8).equals(pngSignature)) return false;
-  for (let at = 8; at + 12 <= png.length;) {
-    const end = at + 12 + png.readUInt32BE(at);
-    if (end > png.length || crc32(png.subarray(at + 4, end - 4)) !== png.readUInt32BE(end - 4)) return false;
-    if (png.toString('latin1', at + 4, at + 8) === 'IEND') return end === png.length;
-    at = end;
-  }
-  return false;
-}
-
 export function wholeOf({ width, height }: Pick<Pixels, 'width' | 'height'>): PixelRect {
   return { x: 0, y: 0, width, height };
-}
-
-export function pngChunk(type: string, data: Uint8Array): Uint8Array {
-  const result = Buffer.alloc(data.length + 12);
-  result.writeUInt32BE(data.length, 0);
-  result.write(type, 4, 'latin1');
-  result.set(data, 8);
-  result.writeUInt32BE(crc32(result.subarray(4, data.length + 8)), data.length + 8);
-  return result;
 }
 
 /** International text chunks, as a title may be in any script. */
@@ -110,7 +87,7 @@ function packThreeBytes(words: Uint32Array, from: number, count: number, out: Ui
   }
 }
 
-function isOpaque(data: Uint8Array): boolean {
+export function isOpaque(data: Uint8Array): boolean {
   const words = wordsOf(data);
   let all = -1;
   for (let at = 0; at < words.length; at++) all &= words[at];

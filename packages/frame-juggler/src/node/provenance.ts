@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { pngChunks } from './png-chunks.ts';
 
 /** What a file tells of where it came from, so that it can be had again: keyword and text, in order. */
 export type Provenance = Readonly<Record<string, string>>;
@@ -62,11 +63,10 @@ function unescape(text: string): string {
 
 function pngTexts(png: Buffer): Provenance {
   const texts: Record<string, string> = {};
-  for (let at = 8; at + 12 <= png.length; at += png.readUInt32BE(at) + 12) {
-    const end = at + 8 + png.readUInt32BE(at);
-    if (png.toString('latin1', at + 4, at + 8) !== 'iTXt') continue;
-    const [keyword] = png.toString('utf8', at + 8, end).split('\0');
-    texts[keyword] = png.toString('utf8', at + 8 + keyword.length + 5, end);
+  for (const { type, data } of pngChunks(png)) {
+    if (type !== 'iTXt') continue;
+    const [keyword] = data.toString('utf8').split('\0');
+    texts[keyword] = data.toString('utf8', keyword.length + 5);
   }
   return texts;
 }

@@ -11,6 +11,8 @@ export interface Sink {
   write(bytes: Uint8Array): Promise<void>;
   /** Writes over what was written before, from a place on. */
   patch(at: number, bytes: Uint8Array): Promise<void>;
+  /** What was written so far; it begins anew. Only where it may be written over. */
+  takeBack(): Promise<Uint8Array>;
   commit(): Promise<void>;
   /** Leaves no file behind. */
   abandon(): Promise<void>;
@@ -56,7 +58,7 @@ export async function openSink(
   }
   const claimed = claims ? await claim(place) : withinClaim(place);
   try {
-    return new FileSink(place, claimed, await guardWriting(output, () => open(claimed.unfinished, 'w')));
+    return new FileSink(place, claimed, await guardWriting(output, () => open(claimed.unfinished, 'w+')));
   } catch (error) {
     await claimed.release();
     throw error;
@@ -105,6 +107,16 @@ class FileSink implements Sink {
     return guardWriting(this.file, () => writeAll(this.handle.fd, bytes, at));
   }
 
+  takeBack(): Promise<Uint8Array> {
+    return guardWriting(this.file, async () => {
+      const bytes = Buffer.alloc(this.length);
+      await this.handle.read(bytes, 0, bytes.length, 0);
+      await this.handle.truncate(0);
+      this.length = 0;
+      return bytes;
+    });
+  }
+
   async commit(): Promise<void> {
     try {
       await guardWriting(this.file, async () => {
@@ -147,6 +159,12 @@ class ThroughSink implements Sink {
     whole.set(bytes, at);
     this.kept = [whole];
     return Promise.resolve();
+  }
+
+  takeBack(): Promise<Uint8Array> {
+    const whole = Buffer.concat(this.kept);
+    this.kept = [];
+    return Promise.resolve(whole);
   }
 
   async commit(): Promise<void> {

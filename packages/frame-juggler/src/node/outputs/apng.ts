@@ -1,13 +1,15 @@
 import { promisify } from 'node:util';
-import { deflate } from 'node:zlib';
+import { deflate, inflate } from 'node:zlib';
 import { changedRect, wordsOf, type PixelRect } from '../../formats/changes.ts';
 import { rational } from '../../formats/y4m.ts';
-import { packing, pngChunk, pngEnd, pngHead, pngRows, wholeOf } from '../png.ts';
+import { isOpaque, packing, pngEnd, pngHead, pngRows, wholeOf } from '../png.ts';
+import { pngChunk, pngChunks } from '../png-chunks.ts';
 import { provenance } from '../provenance.ts';
 import { openSink, type Destination } from '../sink.ts';
 import type { Output, OutputSetting } from './output.ts';
 
 const pack = promisify(deflate);
+const unpack = promisify(inflate);
 
 interface Shown {
   readonly words: Uint32Array;
@@ -19,41 +21,60 @@ interface Shown {
 
 /**
  * An animated PNG (PNG, third edition): each frame is the rectangle that changed, put over what is there. Pictures that
- * stay the same are one frame that lasts longer.
+ * stay the same are one frame that lasts longer. It has no alpha channel, unless a picture comes that is not opaque.
  */
 export async function openApng(file: Destination, setting: OutputSetting): Promise<Output> {
   const { width, height, frameRate, repeat } = setting;
-  const head = Buffer.concat(pngHead(setting, false, provenance({ ...setting, frame: setting.frames })));
   const [rate, per] = rational(frameRate);
   const sink = await openSink(file, { patches: true });
+  let opaque = true;
   let pictures = 0;
   let chunks = 0;
   let shown: Shown | undefined;
+  const head = (): Uint8Array => Buffer.concat(pngHead(setting, opaque, provenance({ ...setting, frame: setting.frames }))); // prettier-ignore
   const control = (): Uint8Array => pngChunk('acTL', u32(pictures, repeat ? 0 : 1));
+  const packed = (words: Uint32Array, rect: PixelRect): Promise<Uint8Array> =>
+    pack(pngRows({ width, height, data: bytesOf(words) }, rect, opaque), packing);
 
-  const write = async ({ rect, packed, length }: Shown): Promise<void> => {
-    const place = u32(chunks++, rect.width, rect.height, rect.x, rect.y);
-    // The last two bytes: nothing is cleared away afterwards, and pixels replace those that are there.
-    await sink.write(
-      pngChunk('fcTL', Buffer.concat([place, u16(...seconds(length * per, rate)), Uint8Array.of(0, 0)])),
-    );
-    const data = await packed;
+  const put = async (place: Uint8Array, data: Uint8Array): Promise<void> => {
+    if (pictures === 0) {
+      await sink.write(head());
+      await sink.write(control());
+    }
+    await sink.write(pngChunk('fcTL', Buffer.concat([u32(chunks++), place])));
     const first = pictures++ === 0;
     await sink.write(first ? pngChunk('IDAT', data) : pngChunk('fdAT', Buffer.concat([u32(chunks++), data])));
   };
+  const write = async ({ rect, packed, length }: Shown): Promise<void> => {
+    const place = u32(rect.width, rect.height, rect.x, rect.y);
+    // The last two bytes: nothing is cleared away afterwards, and pixels replace those that are there.
+    await put(Buffer.concat([place, u16(...seconds(length * per, rate)), Uint8Array.of(0, 0)]), await packed);
+  };
+  /** Writes all that is there once more, with alpha. */
+  const giveAlpha = async (): Promise<void> => {
+    opaque = false;
+    const before = pictures === 0 ? undefined : await sink.takeBack();
+    [pictures, chunks] = [0, 0];
+    let place: Buffer | undefined;
+    for (const { type, data } of before === undefined ? [] : pngChunks(before)) {
+      if (type === 'fcTL') place = data.subarray(4);
+      if (type !== 'IDAT' && type !== 'fdAT') continue;
+      const rows = withAlpha(await unpack(type === 'IDAT' ? data : data.subarray(4)), place!.readUInt32BE(0));
+      await put(place!, await pack(rows, packing));
+    }
+    if (shown !== undefined) shown = { ...shown, packed: packed(shown.words, shown.rect) };
+  };
 
-  await sink.write(head);
-  await sink.write(control());
   return {
     async add(_, bytes) {
       const words = wordsOf(bytes);
+      if (opaque && !isOpaque(bytes)) await giveAlpha();
       const rect = shown === undefined ? wholeOf(setting) : changedRect(shown.words, words, width);
       if (rect === undefined) {
         shown!.length++;
         return;
       }
-      const rows = pngRows({ width, height, data: bytes }, rect, false);
-      const next = { words, rect, packed: pack(rows, packing), length: 1 };
+      const next = { words, rect, packed: packed(words, rect), length: 1 };
       if (shown !== undefined) await write(shown);
       shown = next;
     },
@@ -61,11 +82,26 @@ export async function openApng(file: Destination, setting: OutputSetting): Promi
       if (shown !== undefined) await write(shown);
       await sink.write(pngEnd());
       // Only now it is known how many pictures there are.
-      await sink.patch(head.length, control());
+      await sink.patch(head().length, control());
       await sink.commit();
     },
     abandon: () => sink.abandon(),
   };
+}
+
+const bytesOf = (words: Uint32Array): Uint8Array => new Uint8Array(words.buffer, words.byteOffset, words.length * 4);
+
+/** Rows of opaque pixels as PNG packs them, with the alpha that they were packed without. */
+function withAlpha(rows: Uint8Array, width: number): Uint8Array {
+  const [from, to] = [width * 3 + 1, width * 4 + 1];
+  const result = new Uint8Array((rows.length / from) * to);
+  for (let row = 0; row * from < rows.length; row++)
+    for (let x = 0; x < width; x++) {
+      const [source, target] = [row * from + 1 + x * 3, row * to + 1 + x * 4];
+      result.set(rows.subarray(source, source + 3), target);
+      result[target + 3] = 255;
+    }
+  return result;
 }
 
 /** A length in seconds as a fraction of two 16-bit numbers. */

@@ -3,12 +3,17 @@ import { gifEnd, GifEncoder, type GifFrame } from '../../formats/gif.ts';
 import type { DrawPool } from '../draw-pool.ts';
 import { provenance, provenanceLines } from '../provenance.ts';
 import { openSink, type Destination } from '../sink.ts';
-import type { Output, OutputSetting } from './output.ts';
+import type { Output, OutputOptions, OutputSetting } from './output.ts';
 
 /** An animated GIF. Its frames are put together here, in order; packing them is spread over the pool. */
-export async function openGif(file: Destination, setting: OutputSetting, pool: DrawPool): Promise<Output> {
+export async function openGif(
+  file: Destination,
+  setting: OutputSetting,
+  { dither }: Pick<OutputOptions, 'dither'>,
+  pool: DrawPool,
+): Promise<Output> {
   const comment = provenanceLines(provenance({ ...setting, frame: setting.frames }));
-  const encoder = new GifEncoder({ ...setting, comment });
+  const encoder = new GifEncoder({ ...setting, comment, dither });
   const sink = await openSink(file, { patches: true });
   await sink.write(encoder.head());
   /** When all is written that has been handed over. */

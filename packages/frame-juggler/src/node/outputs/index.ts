@@ -55,7 +55,7 @@ const table = {
     many: true,
     streams: true,
     products: pixels,
-    open: (output, setting, _, pool) => openGif(output, setting, pool),
+    open: (output, setting, options, pool) => openGif(output, setting, options, pool),
   },
   apng: { many: true, streams: true, products: pixels, open: (output, setting) => openApng(output, setting) },
   y4m: {

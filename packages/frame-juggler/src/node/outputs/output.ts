@@ -41,6 +41,8 @@ export interface SequenceOptions {
 /** How outputs are made. */
 export interface OutputOptions extends SequenceOptions {
   readonly chroma: Chroma;
+  /** Whether a GIF mixes colors that it lacks of pixels side by side. */
+  readonly dither: boolean;
   /** Told of each process that is started. */
   readonly onProcess: ((pid: number) => void) | undefined;
   /** Told of what is not as it was asked for. */

@@ -2,7 +2,7 @@ import { mkdir, readdir, readFile, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
 import { SketchError } from '../../error.ts';
 import { describe } from '../describe.ts';
-import { isWholePng, pngSignature } from '../png.ts';
+import { isWholePng, pngSignature } from '../png-chunks.ts';
 import { readProvenance, type Provenance } from '../provenance.ts';
 import type { Destination } from '../sink.ts';
 import { claim, type Claim } from '../unfinished.ts';
