@@ -2,6 +2,7 @@ import { afterAll, describe, expect, test } from '@jest/globals';
 import { spawn } from 'node:child_process';
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { inflateSync } from 'node:zlib';
 import { decode, decodeApng } from 'fast-png';
 import { GifReader } from 'omggif';
 import { readProvenance } from 'frame-juggler/node';
@@ -37,6 +38,26 @@ const run = (...args: string[]): ReturnType<typeof juggle> => juggle(folder.path
 const at = (name: string): string => path.join(folder.path, name);
 const bytes = (name: string): Buffer => readFileSync(at(name));
 const frames = (name: string): string[] => readdirSync(at(name)).sort();
+
+/** The pictures of an animated PNG whose frames are put over one another, by its chunks; each as large as the file. */
+function framesOfApng(png: Buffer): Buffer[] {
+  const pictures: Buffer[] = [];
+  let [width, channels] = [0, 0];
+  let place: Buffer = Buffer.alloc(0);
+  for (let at = 8; at < png.length; at += png.readUInt32BE(at) + 12) {
+    const data = png.subarray(at + 8, at + 8 + png.readUInt32BE(at));
+    const type = png.toString('latin1', at + 4, at + 8);
+    if (type === 'IHDR') [width, channels] = [data.readUInt32BE(0), data[9] === 2 ? 3 : 4];
+    if (type === 'fcTL') place = data;
+    if (type !== 'IDAT' && type !== 'fdAT') continue;
+    const rows = inflateSync(type === 'IDAT' ? data : data.subarray(4));
+    const [w, h, x, y] = [4, 8, 12, 16].map((byte) => place.readUInt32BE(byte));
+    const picture = Buffer.from(pictures.at(-1) ?? Buffer.alloc(w * h * channels));
+    for (let row = 0; row < h; row++) rows.copy(picture, ((y + row) * width + x) * channels, row * (w * channels + 1) + 1, (row + 1) * (w * channels + 1)); // prettier-ignore
+    pictures.push(picture);
+  }
+  return pictures;
+}
 
 describe('many frames', () => {
   test.each(['wakes.ts', 'trails.ts'])('%s: alone, in a run, by one thread or three, again: the same bytes', async (file) => {
@@ -79,20 +100,17 @@ describe('many frames', () => {
   test('APNG and GIF show the frames that a sequence holds, and tell where they come from', async () => {
     for (const output of ['plain/%d.png', 'all.apng', 'all.gif'])
       expect((await run('render', 'wakes.ts', '-o', output, '--frames', '0..9', '--seed', '5', '-q')).err).toBe('');
-    const { frames: shown } = decodeApng(bytes('all.apng'));
+    const shown = framesOfApng(bytes('all.apng'));
     const reader = new GifReader(bytes('all.gif'));
     expect([shown.length, reader.numFrames(), reader.frameInfo(3).delay]).toEqual([10, 10, 10]);
     const canvas = new Uint8Array(60 * 40 * 4);
-    // The decoder leaves each frame's rectangle where it is, and nothing about it.
-    const animated = new Uint8Array(60 * 40 * 3);
     for (let frame = 0; frame < 10; frame++) {
       const { data } = decode(bytes(`plain/${frame}.png`));
       reader.decodeAndBlitFrameRGBA(frame, canvas);
       let far = 0; // channels that are off by more than anyone sees
       for (let i = 0; i < 60 * 40; i++)
         for (let c = 0; c < 3; c++) {
-          if (shown[frame].data[i * 4 + 3] > 0) animated[i * 3 + c] = shown[frame].data[i * 4 + c];
-          expect(animated[i * 3 + c]).toBe(data[i * 3 + c]);
+          expect(shown[frame][i * 3 + c]).toBe(data[i * 3 + c]);
           if (Math.abs(canvas[i * 4 + c] - data[i * 3 + c]) > 12) far++;
         }
       expect(far / (60 * 40 * 3)).toBeLessThan(0.01);
@@ -101,6 +119,27 @@ describe('many frames', () => {
     for (const file of ['all.gif', 'all.apng']) expect(readProvenance(bytes(file))).toMatchObject({ Frames: '0..9', Seed: '5' });
     await run('render', 'wakes.ts', '-o', 'one.svg', '--frame', '4', '-q');
     expect(readProvenance(bytes('one.svg'))).toMatchObject({ Title: 'Wakes & "trails"', Frame: '4', Seed: '1' });
+  }); // prettier-ignore
+
+  test('an APNG has alpha where a picture comes that is not opaque, all before it too', async () => {
+    const clearing = (from: number): string => `import { defineSketch } from 'frame-juggler';
+      export default defineSketch({ canvas: { width: 12, height: 8, background: 'navy' }, frameRate: 10, duration: 0.6,
+        paint(canvas, { frame }) {
+          if (frame >= ${from}) canvas.clear('transparent');
+          canvas.circle({ at: [2 * frame, 4], radius: 3, fill: 'white' });
+        } });`;
+    for (const from of [0, 4, 9]) {
+      writeFileSync(at('clearing.ts'), clearing(from));
+      for (const to of ['clearing.apng', 'clearing/%d.png']) expect((await run('render', 'clearing.ts', '-o', to, '-q', ...(to.includes('%') ? ['--overwrite'] : []))).code).toBe(0);
+      const pictures = framesOfApng(bytes('clearing.apng'));
+      expect(bytes('clearing.apng').length).toBeGreaterThan(100);
+      expect(decodeApng(bytes('clearing.apng')).channels).toBe(from === 9 ? 3 : 4);
+      for (let frame = 0; frame < 6; frame++) {
+        const { data, channels } = decode(bytes(`clearing/${frame}.png`));
+        const pixel = (list: Uint8Array, of: number, i: number): number[] => [...list.slice(i * of, i * of + 3), of === 4 ? list[i * 4 + 3] : 255];
+        for (let i = 0; i < 12 * 8; i++) expect(pixel(pictures[frame], from === 9 ? 3 : 4, i)).toEqual(pixel(data as Uint8Array, channels, i));
+      }
+    }
   }); // prettier-ignore
 
   test('Y4M holds them all, and an encoder is handed the same', async () => {

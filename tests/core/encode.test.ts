@@ -2,12 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { GifReader } from 'omggif';
 import { changedRect } from '../../packages/frame-juggler/src/formats/changes.ts';
-import { gifEnd, GifEncoder, packGifIndices } from '../../packages/frame-juggler/src/formats/gif.ts';
+import { gifEnd, GifEncoder, packGifIndices, type GifOptions } from '../../packages/frame-juggler/src/formats/gif.ts';
 import { rational, toEvenSides, y4mFrame, y4mHead } from '../../packages/frame-juggler/src/formats/y4m.ts';
 
 const settings = { width: 6, height: 5, frameRate: 25, repeat: true, comment: 'Seed: 7' };
 
-function encode(pictures: readonly Uint32Array[], options = settings): Buffer {
+function encode(pictures: readonly Uint32Array[], options: GifOptions = settings): Buffer {
   const encoder = new GifEncoder(options);
   const frames = [...pictures.map((words) => encoder.add(words)), ...encoder.end()];
   const parts = frames.flatMap((frame) => (frame ? [frame.head, packGifIndices(frame.indices)] : []));
@@ -100,6 +100,36 @@ describe('GIF', () => {
     }); // prettier-ignore
     expect(far).toBeLessThan(20);
   });
+
+  test('mixes the colors that it lacks of pixels side by side: nearer to the whole, and at rest where the picture is', () => {
+    const size = { ...settings, width: 128, height: 128 };
+    const picture = (frame: number): Uint32Array =>
+      Uint32Array.from({ length: 128 * 128 }, (_, i) => {
+        const [x, y] = [i % 128, i >> 7];
+        const blue = y < 64 ? 60 : 60 + 40 * frame;
+        return (0xff000000 | (x << 1) | ((y << 1) << 8) | (blue << 16)) >>> 0;
+      });
+    /** How far the means of squares of four pixels a side are off, taken together. */
+    const offBy = (shown: readonly number[], words: Uint32Array): number => {
+      let far = 0;
+      for (let y = 0; y < 128; y += 4)
+        for (let x = 0; x < 128; x += 4)
+          for (const shift of [0, 8, 16]) {
+            let sum = 0;
+            for (let i = 0; i < 16; i++) {
+              const at = (y + (i >> 2)) * 128 + x + (i % 4);
+              sum += ((shown[at] >>> shift) & 255) - ((words[at] >>> shift) & 255);
+            }
+            far += Math.abs(sum) / 16;
+          }
+      return far;
+    };
+    const list = [0, 1].map(picture);
+    const plain = play(encode(list, size)).map(({ words }, i) => offBy(words, list[i]));
+    const dithered = play(encode(list, { ...size, dither: true }));
+    for (const [i, { words }] of dithered.entries()) expect(offBy(words, list[i])).toBeLessThan(plain[i] / 2);
+    expect(dithered[1].words.slice(0, 128 * 64)).toEqual(dithered[0].words.slice(0, 128 * 64));
+  }); // prettier-ignore
 
   test('a run that ends stays on its last picture, however soon that came', () => {
     const shades = Array.from({ length: 7 }, (_, i) => new Uint32Array(30).fill(0xff000000 + i));

@@ -17,11 +17,13 @@ export interface ChunkThreadData {
   readonly threads: number | undefined;
 }
 
-export type ChunkThreadMessage =
+/** What the thread tells: of the chunk whose first frame that is, or, where there is none, of all. */
+export type ChunkThreadMessage = { readonly first?: number } & (
   | { readonly type: 'ready' }
   | { readonly type: 'progress'; readonly done: number }
   | { readonly type: 'done'; readonly facts: ChunkFacts }
-  | { readonly type: 'failed'; readonly reason: string; readonly ofSketch: boolean };
+  | { readonly type: 'failed'; readonly reason: string; readonly ofSketch: boolean }
+);
 
 addHostCode(new URL('..', import.meta.url).href);
 const port = parentPort!;
@@ -38,21 +40,27 @@ async function open(): Promise<(chunk: ChunkOrder) => Promise<ChunkFacts>> {
     source: Buffer.from(order.source, 'base64'),
     timeLimit: order.patience,
   });
+  // One is rendered after the other; the next need not wait until the one before is stored.
+  let turn: Promise<unknown> = Promise.resolve();
   return async ({ frames, upon }) => {
-    const began = performance.now();
-    const under = upon ? await store.get(names.picture(film, frames[0] - 1)) : undefined;
-    const onFrame = (done: number): void => tell({ type: 'progress', done });
-    const { bytes, picture, before, after } = await renderer.render(frames, {
-      onFrame,
-      ...(under !== undefined && { under }),
+    const [first, last] = frames;
+    const under = upon ? await store.get(names.picture(film, first - 1)) : undefined;
+    const onFrame = (done: number): void => tell({ first, type: 'progress', done });
+    let began = 0;
+    const rendered = turn.then(() => {
+      began = performance.now();
+      return renderer.render(frames, { onFrame, ...(under !== undefined && { under }) });
     });
+    turn = rendered.catch(() => undefined);
+    const { bytes, picture, before, after } = await rendered;
+    const took = Math.round(performance.now() - began);
     await store.put(names.bytes(film, frames), bytes);
-    if (picture !== undefined) await store.put(names.picture(film, frames[1]), picture);
+    if (picture !== undefined) await store.put(names.picture(film, last), picture);
     const facts: ChunkFacts = {
       frames,
       ...(before !== undefined && { before }),
       ...(after !== undefined && { after }),
-      took: Math.round(performance.now() - began),
+      took,
       host: hostname(),
     };
     // Written last: where it is, all is.
@@ -61,17 +69,19 @@ async function open(): Promise<(chunk: ChunkOrder) => Promise<ChunkFacts>> {
   };
 }
 
-const failed = (thrown: unknown): void => {
+function tellFailure(thrown: unknown, first?: number): void {
   const error = asSketchError(thrown);
-  tell({ type: 'failed', reason: error.message, ofSketch: error.frame !== undefined || error instanceof TookTooLong });
-};
+  const ofSketch = error.frame !== undefined || error instanceof TookTooLong;
+  tell({ ...(first !== undefined && { first }), type: 'failed', reason: error.message, ofSketch });
+}
 
 try {
   const render = await open();
   port.on('message', (chunk: ChunkOrder) => {
-    render(chunk).then((facts) => tell({ type: 'done', facts }), failed);
+    const [first] = chunk.frames;
+    render(chunk).then((facts) => tell({ first, type: 'done', facts }), (thrown: unknown) => tellFailure(thrown, first)); // prettier-ignore
   });
   tell({ type: 'ready' });
 } catch (thrown) {
-  failed(thrown);
+  tellFailure(thrown);
 }

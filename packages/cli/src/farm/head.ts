@@ -228,7 +228,7 @@ class Chunks {
     if (link.redis.status !== 'ready') return;
     const workers = Math.max(1, await this.queue.getWorkersCount());
     // Where all is left, each chunk stands on the one before.
-    const most = joiner.carry >= 1 ? 1 : workers * 2 + 1;
+    const most = joiner.carry >= 1 ? 1 : workers * 3 + 1;
     while (this.pending.length < most && !this.planner.done) {
       const { frames, there } = this.planner.next(workers);
       const order = { film, frames, upon: joiner.carry >= 1 && frames[0] > joiner.frames[0] };

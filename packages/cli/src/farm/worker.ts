@@ -35,7 +35,12 @@ export async function work({ queue, store: place, threads, signal, say }: WorkOp
     async (job, token) => {
       const { film, frames } = job.data;
       try {
-        const facts = await films.render(job.data, (done) => void job.updateProgress(done).catch(() => undefined));
+        let told = 0;
+        const facts = await films.render(job.data, (done) => {
+          if (performance.now() - told < 300) return;
+          told = performance.now();
+          job.updateProgress(done).catch(() => undefined);
+        });
         say(`${film.slice(0, 8)}: frames ${frames[0]} to ${frames[1]}, ${(facts.took / 1000).toFixed(1)} s`);
         return facts;
       } catch (error) {
@@ -50,7 +55,14 @@ export async function work({ queue, store: place, threads, signal, say }: WorkOp
       }
     },
     // A machine that dies loses its hold of a chunk after ten seconds: another takes it.
-    { connection: link.connect(), lockDuration: 10_000, stalledInterval: 5000, maxStalledCount: 10_000 },
+    // While one chunk is stored, the next is rendered.
+    {
+      connection: link.connect(),
+      concurrency: 2,
+      lockDuration: 10_000,
+      stalledInterval: 5000,
+      maxStalledCount: 10_000,
+    },
   );
   worker.on('error', () => undefined);
   const presence = setInterval(() => void present(link, say), lease.renewed * 1000);
@@ -98,63 +110,77 @@ interface Means {
   readonly threads: number | undefined;
 }
 
+/** A chunk that is being rendered. */
+interface Rendering {
+  readonly done: (facts: ChunkFacts) => void;
+  readonly failed: (error: Error) => void;
+  readonly onProgress: (done: number) => void;
+}
+
 /** A thread for the film at hand: its sketch stays loaded from chunk to chunk, and its run goes on. */
 class FilmThread {
-  private thread: Thread | undefined;
   private film: string | undefined;
-  private failed: ((error: Error) => void) | undefined;
+  private thread: Promise<Thread> | undefined;
+  /** By their first frames. */
+  private readonly renderings = new Map<number, Rendering>();
+  private onFree = (): void => undefined;
 
   constructor(private readonly means: Means) {}
 
   async render(chunk: ChunkOrder, onProgress: (done: number) => void): Promise<ChunkFacts> {
-    const { redis } = this.means.link;
-    const isWanted = async (): Promise<boolean> =>
-      redis.status !== 'ready' || (await redis.exists(keys.film(chunk.film))) === 1;
-    if (!(await isWanted())) throw new Failed(unwanted);
+    const { film, frames } = chunk;
+    if (!(await this.isWanted(film))) throw new Failed(unwanted);
+    // Another film's chunks come first.
+    while (this.film !== film && this.renderings.size > 0)
+      await new Promise<void>((resolve) => (this.onFree = resolve));
     const watch = setInterval(() => {
-      isWanted().then((wanted) => (wanted ? undefined : this.give(new Failed(unwanted))), () => undefined); // prettier-ignore
+      this.isWanted(film).then((wanted) => (wanted ? undefined : void this.fail(new Failed(unwanted))), () => undefined); // prettier-ignore
     }, 1000);
-    let told = 0;
     try {
-      const thread = await this.threadOf(chunk.film);
-      return await new Promise<ChunkFacts>((resolve, reject) => {
-        this.failed = reject;
-        thread.removeAllListeners('message');
-        thread.on('message', (message: ChunkThreadMessage) => {
-          if (message.type === 'done') resolve(message.facts);
-          else if (message.type === 'failed')
-            reject(message.ofSketch ? new Failed(message.reason) : new Error(message.reason)); // prettier-ignore
-          else if (message.type === 'progress' && performance.now() - told > 300) {
-            told = performance.now();
-            onProgress(message.done);
-          }
-        });
-        thread.postMessage(chunk);
+      return await new Promise<ChunkFacts>((done, failed) => {
+        this.renderings.set(frames[0], { done, failed, onProgress });
+        this.threadOf(film).then((thread) => thread.postMessage(chunk), failed);
       });
-    } catch (error) {
-      // What it was about is not known any more.
-      await this.stop();
-      throw error;
     } finally {
       clearInterval(watch);
-      this.failed = undefined;
+      this.renderings.delete(frames[0]);
+      if (this.renderings.size === 0) this.onFree();
     }
   }
 
+  /** Ends the thread, and with it what it renders. */
   async stop(): Promise<void> {
-    this.give(new Error('the worker was stopped'));
+    await this.fail(new Error('the worker was stopped'));
+  }
+
+  private async isWanted(film: string): Promise<boolean> {
+    const { redis } = this.means.link;
+    // Whether anybody waits is not known while the server is away.
+    return redis.status !== 'ready' || (await redis.exists(keys.film(film))) === 1;
+  }
+
+  /** All that is being rendered fails; what the sketch was about is not known any more. */
+  private fail(error: Error): Promise<void> {
+    for (const { failed } of this.renderings.values()) failed(error);
+    return this.close();
+  }
+
+  private async close(): Promise<void> {
     const { thread } = this;
     this.thread = this.film = undefined;
-    await thread?.terminate();
+    await thread?.then((each) => each.terminate()).catch(() => undefined);
   }
 
-  private give(error: Error): void {
-    this.failed?.(error);
+  private threadOf(film: string): Promise<Thread> {
+    if (this.thread === undefined || this.film !== film) {
+      const before = this.close();
+      this.film = film;
+      this.thread = before.then(() => this.open(film));
+    }
+    return this.thread;
   }
 
-  private async threadOf(film: string): Promise<Thread> {
-    if (this.thread !== undefined && this.film === film) return this.thread;
-    await this.stop();
+  private async open(film: string): Promise<Thread> {
     const { store, place, folder, threads } = this.means;
     const found = await store.get(names.film(film));
     if (found === undefined)
@@ -165,17 +191,23 @@ class FilmThread {
     const file = await unpackParcel(store, film, order.parcel, own);
     const data: ChunkThreadData = { file, film, order, store: place, threads };
     const thread = new Thread(new URL('./chunk-thread.js', import.meta.url), { workerData: data });
-    const ready = new Promise<void>((resolve, reject) => {
-      this.failed = reject;
-      thread.once('message', (message: ChunkThreadMessage) =>
-        message.type === 'failed' ? reject(new Failed(message.reason)) : resolve(),
-      );
+    return new Promise((resolve, reject) => {
+      const end = (error: Error): void => {
+        reject(error);
+        if (this.film === film) void this.fail(error);
+      };
+      // The sketch may end it by itself.
+      thread.once('error', (error) => end(new Failed(error.message)));
+      thread.once('exit', () => end(new Failed('the sketch ended the work by itself')));
+      thread.on('message', (message: ChunkThreadMessage) => {
+        if (message.type === 'ready') return resolve(thread);
+        const failure = message.type === 'failed' ? new (message.ofSketch ? Failed : Error)(message.reason) : undefined;
+        if (message.first === undefined) return end(failure!);
+        const rendering = this.renderings.get(message.first);
+        if (message.type === 'done') rendering?.done(message.facts);
+        else if (message.type === 'progress') rendering?.onProgress(message.done);
+        else rendering?.failed(failure!);
+      });
     });
-    // Whatever ends it: the sketch may, by itself.
-    thread.once('error', (error) => this.give(new Failed(error.message)));
-    thread.once('exit', () => this.give(new Failed('the sketch ended the work by itself')));
-    [this.thread, this.film] = [thread, film];
-    await ready;
-    return thread;
   }
 }

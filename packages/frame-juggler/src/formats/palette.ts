@@ -4,7 +4,7 @@ import { fewColors } from './quantize.ts';
 /** The index of what is not seen: the last one of a table, where that is not a color. */
 export const unseen = 255;
 /** Colors that fill more than this part of a picture, and no fewer pixels than this, are kept exactly. */
-const largeShare = 1 / 4000;
+const largeShare = 1 / 300;
 const minPixels = 24;
 /** At most so many, so that there is room for the others. */
 const maxLarge = 191;
@@ -107,7 +107,8 @@ export class NearPalette implements Palette {
     const large = largeColors(words);
     const rest = restOf(words, large);
     const found = rest.length === 0 ? [] : fewColors(new Uint8Array(rest.buffer), unseen - large.size);
-    this.colors = [...large, ...found.map(([r, g, b]) => r | (g << 8) | (b << 16))];
+    const start = found.map(([r, g, b]) => r | (g << 8) | (b << 16));
+    this.colors = [...large, ...settled(start, rest)];
     const greens = this.colors.map(greenOf);
     this.byGreen = Uint8Array.from(greens.keys()).sort((a, b) => greens[a] - greens[b] || a - b);
     this.sorted = Int32Array.from(this.byGreen, (index) => this.colors[index]);
@@ -184,6 +185,65 @@ const side = 4;
 const mostMixes = 1 << 16;
 const clampByte = (value: number): number => Math.max(0, Math.min(255, value));
 const lightnessOf = (color: number): number => 0.2126 * redOf(color) + 0.7152 * greenOf(color) + 0.0722 * blueOf(color);
+
+/** So often entries are moved to the middle of what they stand for: then there is little left to be gained. */
+const moves = 4;
+/** Colors are told apart by so many bits a channel as they are counted. */
+const countedBits = 6;
+
+/** Colors that stand for others, each moved to where it is nearest to all that are nearest to it (Lloyd's algorithm). */
+function settled(colors: readonly number[], words: Uint32Array): number[] {
+  const bins = countColors(words);
+  const result = colors.map((color) => [redOf(color), greenOf(color), blueOf(color)]);
+  for (let move = 0; move < moves; move++) {
+    // In rising order of green, the nearest is found from there: as in NearPalette.
+    result.sort((a, b) => a[1] - b[1]);
+    const sums = result.map(() => [0, 0, 0, 0]);
+    let place = 0;
+    for (const [red, green, blue, count] of bins) {
+      while (place < result.length - 1 && result[place][1] < green) place++;
+      let least = Infinity;
+      let nearest = 0;
+      const look = (at: number): boolean => {
+        const [r, g, b] = result[at];
+        const apart = (g - green) * (g - green);
+        if (apart >= least) return false;
+        const far = apart + (r - red) * (r - red) + (b - blue) * (b - blue);
+        if (far < least) [least, nearest] = [far, at];
+        return true;
+      };
+      for (let at = place; at < result.length && look(at); at++);
+      for (let at = place - 1; at >= 0 && look(at); at--);
+      const sum = sums[nearest];
+      sum[0] += red * count;
+      sum[1] += green * count;
+      sum[2] += blue * count;
+      sum[3] += count;
+    }
+    for (const [index, [red, green, blue, count]] of sums.entries())
+      if (count > 0) result[index] = [red / count, green / count, blue / count];
+  }
+  return result.map(([red, green, blue]) => Math.round(red) | (Math.round(green) << 8) | (Math.round(blue) << 16));
+}
+
+/** Colors that lie close together as one, their mean, with how many pixels there are of them; in rising order of green. */
+function countColors(words: Uint32Array): [red: number, green: number, blue: number, count: number][] {
+  const places = new Int32Array(1 << (3 * countedBits)).fill(-1);
+  const bins: [number, number, number, number][] = [];
+  const drop = 8 - countedBits;
+  for (const word of words) {
+    const [red, green, blue] = [redOf(word), greenOf(word), blueOf(word)];
+    const key = ((red >> drop) << (2 * countedBits)) | ((green >> drop) << countedBits) | (blue >> drop);
+    if (places[key] < 0) places[key] = bins.push([0, 0, 0, 0]) - 1;
+    const bin = bins[places[key]];
+    bin[0] += red;
+    bin[1] += green;
+    bin[2] += blue;
+    bin[3]++;
+  }
+  for (const bin of bins) for (let channel = 0; channel < 3; channel++) bin[channel] /= bin[3];
+  return bins.sort((a, b) => a[1] - b[1]);
+}
 
 /** An entry that stands badly for its color is marked by this. */
 const badly = 256;

@@ -93,7 +93,7 @@ function settingOf(run: Run, target: Target, frames: readonly [number, number], 
 }
 
 /** Options that say two things at once. */
-function checkTogether({ many, output }: Target, options: Read): void {
+function checkTogether({ many, output, format }: Target, options: Read): void {
   const isSpan = typeof options.seconds === 'object';
   if (!many && (options.frames !== undefined || isSpan))
     throw new SketchError({
@@ -104,6 +104,11 @@ function checkTogether({ many, output }: Target, options: Read): void {
     throw new SketchError({
       problem: `${destinationName(output)} holds many frames, but one was asked for`,
       expected: 'expected a range of frames, or a .png or .svg',
+    });
+  if (options.dither && format !== 'gif')
+    throw new SketchError({
+      problem: 'only a GIF is dithered: all others hold every color',
+      expected: 'expected a .gif',
     });
   if (options.shard !== undefined && !isSequence(output))
     throw new SketchError({

@@ -141,12 +141,12 @@ class SvgBackend implements Backend<SvgLayer> {
 
   document(last: Frame, texts: Readonly<Record<string, string>>): Iterable<string> {
     const { width, height } = last;
-    const { Title, Description, ...facts } = texts;
+    const { Description, ...facts } = texts;
     const lines = Object.entries(facts).map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`);
     const viewBox = `0 0 ${short(width)} ${short(height)}`;
     const attributes = { xmlns: 'http://www.w3.org/2000/svg', ...pictureSize(last), viewBox };
     const children = [
-      ...(Title === undefined ? [] : [textElement('title', Title)]),
+      ...(texts.Title === undefined ? [] : [textElement('title', texts.Title)]),
       ...(Description === undefined ? [] : [textElement('desc', Description)]),
       ...(lines.length === 0 ? [] : [textElement('metadata', `\n${lines.join('\n')}\n`)]),
       ...this.defs.elements,
