@@ -143,7 +143,9 @@ describe('a farm', () => {
     const before = readdirSync(at('store', film, 'chunks'));
     expect(before.length).toBeGreaterThan(0);
     const second = run(['render', 'film.ts', '-o', to, ...farm()]);
-    await new Promise((resolve) => setTimeout(resolve, 1500));
+    const client = new Redis(port);
+    while ((await client.keys('frame-juggler:film:*')).length === 0) await new Promise((resolve) => setTimeout(resolve, 20)); // prettier-ignore
+    client.disconnect();
     redis.kill('SIGKILL');
     await new Promise((resolve) => setTimeout(resolve, 3000));
     redis = await startRedis(port);

@@ -21,11 +21,8 @@ export function mount(sketch: Sketch, target: Element | string, options: MountOp
   if (found instanceof HTMLCanvasElement) return new Player(sketch, found, options);
   const element = found.ownerDocument.createElement('canvas');
   const player = new MountedPlayer(sketch, element, options);
-  element.style.width = `${options.width ?? sketch.canvas.width}px`;
   element.style.height = 'auto';
   element.style.maxWidth = '100%';
-  element.setAttribute('role', 'img');
-  element.setAttribute('aria-label', sketch.title);
   found.append(element);
   return player;
 }

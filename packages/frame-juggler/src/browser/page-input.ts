@@ -11,13 +11,15 @@ export interface InputArea {
 
 /**
  * Pointer and keys of a page, for the sketch on a canvas element. It listens from when it is made until `end`. Once the
- * sketch looks at the pointer, a finger on the canvas draws instead of scrolling the page.
+ * sketch looks at the pointer, a finger on the canvas draws instead of scrolling the page; once it looks at keys, they do
+ * not scroll it either.
  */
 export class PageInput implements InputSource {
   private events: InputEvent[] = [];
   private at: readonly [number, number] | undefined;
   private down = false;
   private readonly keysDown = new Set<string>();
+  private wantsKeys = false;
   private readonly stop = new AbortController();
   private readonly touchAction: string;
 
@@ -41,6 +43,12 @@ export class PageInput implements InputSource {
 
   onPointer(): void {
     this.element.style.touchAction = 'none';
+  }
+
+  /** The canvas can have the keyboard, and keys that scroll are the sketch's. */
+  onKeys(): void {
+    this.wantsKeys = true;
+    if (!this.element.hasAttribute('tabindex')) this.element.tabIndex = 0;
   }
 
   take(frame: number): readonly InputEvent[] {
@@ -97,7 +105,10 @@ export class PageInput implements InputSource {
   }
 
   private readonly onKeyDown = (event: KeyboardEvent): void => {
-    if (event.repeat || takesText(event.target)) return;
+    if (takesText(event.target)) return;
+    const isOurs = event.target === this.element || event.target === this.element.ownerDocument.body;
+    if (this.wantsKeys && isOurs && scrolling.has(event.key)) event.preventDefault();
+    if (event.repeat) return;
     this.keysDown.add(event.key);
     this.events.push({ type: 'keydown', key: event.key });
   };
@@ -126,6 +137,19 @@ export class PageInput implements InputSource {
     return { x: round(x), y: round(y), within: px >= 0 && px <= 1 && py >= 0 && py <= 1 };
   }
 }
+
+/** The keys by which a page is scrolled. */
+const scrolling = new Set([
+  'ArrowUp',
+  'ArrowDown',
+  'ArrowLeft',
+  'ArrowRight',
+  ' ',
+  'PageUp',
+  'PageDown',
+  'Home',
+  'End',
+]);
 
 /** Short numbers for tracks: a thousandth of a unit is finer than any pointer. */
 function round(value: number): number {

@@ -8,11 +8,15 @@ import type { InputSource } from '../sketch/input.ts';
 import { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
+import { dress, frameAtRest, prefersRest, whenDensityChanges, whenSeen } from './manners.ts';
 import { pageHost } from './page-host.ts';
 import { PageInput } from './page-input.ts';
 
 const mountTable = {
-  /** Whether it plays at once. */
+  /**
+   * Whether it plays at once. Where the person has asked for little motion, it rests on a frame from its middle instead,
+   * until `play` is called.
+   */
   autoplay: optional(toggle, true),
   /** The seed of its chance; the sketch's own if left out. */
   seed: optional(whole(0)),
@@ -48,6 +52,9 @@ const mountTable = {
 export type MountOptions = Options<typeof mountTable>;
 const mountOptions = schemaOf(mountTable, '{ autoplay: false }');
 
+/** The player of each canvas. */
+const players = new WeakMap<HTMLCanvasElement, Player>();
+
 /** Milliseconds between two descriptions of a picture that plays: screen readers are not to be flooded. */
 const describeEvery = 15_000;
 
@@ -61,6 +68,11 @@ export class Player {
   private readonly run: Run;
   private readonly page: PageInput;
   private isPlaying = false;
+  /** Whether any of it is on the screen: what is not rests. */
+  private seen = true;
+  private readonly undo: (() => void)[] = [];
+  /** The density that was asked for last. */
+  private asked: number;
   private describing = false;
   private describedAt = -Infinity;
   private stopped = false;
@@ -81,18 +93,28 @@ export class Player {
   ) {
     const read = mountOptions.read('mount', options);
     const { autoplay, seed, width, height, density, dials, onLoad, input, surface } = read;
+    const view = element.ownerDocument.defaultView!;
+    this.asked = density ?? view.devicePixelRatio;
     this.run = new Run(sketch, {
       ...withoutUndefined({ seed, width, height, dials, onLoad }),
-      density: density ?? devicePixelRatio,
+      density: this.asked,
       input: () => input?.(this.page) ?? this.page,
       host: pageHost,
     });
+    // Of two players on one canvas neither would show what it should.
+    players.get(element)?.stop();
+    players.set(element, this);
+    this.undo.push(dress(element, sketch, this.run.width));
     if (surface === 'canvas2d') this.surface = new Canvas2dSurface(element);
     this.clock = new LiveClock(sketch.frameRate);
     this.page = new PageInput(element, this.run);
     element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
+    this.undo.push(whenSeen(element, this.onSeen));
+    if (density === undefined) this.undo.push(whenDensityChanges(view, this.followScreen));
     void this.restart();
-    if (autoplay) this.play();
+    if (!autoplay) return;
+    if (sketch.frames > 1 && prefersRest(view)) void this.goTo(frameAtRest(sketch));
+    else this.play();
   }
 
   /** The number of the frame that is shown, from 0. */
@@ -115,8 +137,7 @@ export class Player {
     if (this.isPlaying || this.stopped) return;
     if (this.run.atEnd && !this.sketch.repeat && this.sketch.frames > 1) void this.restart();
     this.isPlaying = true;
-    this.clock.pause();
-    this.request = requestAnimationFrame(this.tick);
+    this.goOn();
     this.changed();
   }
 
@@ -156,6 +177,7 @@ export class Player {
 
   /** Shows the same frame at another density. */
   setDensity(density: number): Promise<void> {
+    this.asked = density;
     return this.enqueue(() => {
       this.run.density = density;
       return this.refresh();
@@ -184,12 +206,33 @@ export class Player {
     return this.run.usesInput;
   }
 
-  /** Stops for good and lets go of the page. */
+  /** Stops for good and lets go of the page: its canvas is as it was before, but for the picture. */
   stop(): void {
     this.pause();
     this.stopped = true;
     this.page.end();
     this.element.ownerDocument.removeEventListener('visibilitychange', this.onVisibility);
+    for (const undo of this.undo.splice(0).reverse()) undo();
+    if (players.get(this.element) === this) players.delete(this.element);
+  }
+
+  /** Takes the screen's density, where none was asked for. Not every browser tells of every change while it plays. */
+  private readonly followScreen = (): void => {
+    const density = this.element.ownerDocument.defaultView!.devicePixelRatio;
+    if (this.options.density === undefined && density !== this.asked) void this.setDensity(density);
+  };
+
+  private readonly onSeen = (seen: boolean): void => {
+    this.seen = seen;
+    cancelAnimationFrame(this.request);
+    this.goOn();
+  };
+
+  /** Has the next frame shown when it is due; time that has gone by meanwhile does not count. */
+  private goOn(): void {
+    if (!this.isPlaying || !this.seen) return;
+    this.clock.pause();
+    this.request = requestAnimationFrame(this.tick);
   }
 
   private readonly onVisibility = (): void => {
@@ -197,8 +240,9 @@ export class Player {
   };
 
   private readonly tick = (now: number): void => {
-    if (!this.isPlaying) return;
+    if (!this.isPlaying || !this.seen) return;
     this.request = requestAnimationFrame(this.tick);
+    this.followScreen();
     const due = this.clock.due(now);
     // A start that is still under way holds time up rather than piling frames behind it.
     if (due > 0 && this.waiting === 0) void this.enqueue(() => this.move(due));

@@ -1,13 +1,15 @@
 import { packGifIndices } from '../formats/gif.ts';
 import { evenSide, toEvenSides, y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
+import { frameInWords } from '../review/words.ts';
 import { RasterSurface, type KeptPixels, type Rendering, type Rows } from '../surfaces/raster/surface.ts';
 import { svgParts } from '../surfaces/svg/svg.ts';
 import { encodePng } from './png.ts';
 import type { Provenance } from './provenance.ts';
 
-/** What is made of a frame. A picture by itself tells in words what is to be seen. */
+/** What is made of a frame. */
 export type Product =
+  /** With texts of a file's own, and where these are not told yet, in words what is to be seen. */
   | { readonly type: 'png'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'svg'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'pixels' }
@@ -51,7 +53,7 @@ function rowsOf({ width, pixels }: KeptPixels, [first, end]: Rows): Uint8Array {
 /** Draws, or packs, and makes the bytes that were asked for. The same task gives the same bytes in whichever thread. */
 export function draw(task: DrawTask | PackTask): Uint8Array {
   if ('indices' in task) return packGifIndices(task.indices);
-  const { product } = task;
+  const product = 'frames' in task ? withWords(task.product, task.frames[task.frames.length - 1]) : task.product;
   if (product.type === 'svg') {
     if (!('frames' in task)) throw new Error('SVG is written from frames, not from pixels');
     return inUtf8(svgParts(task.frames, product.texts));
@@ -61,6 +63,13 @@ export function draw(task: DrawTask | PackTask): Uint8Array {
     for (const frame of task.frames) surface.draw(frame);
   } else surface.put(task.kept);
   return encode(surface.drawn, product);
+}
+
+/** What is made of a picture that tells in words what is to be seen, with those words. */
+export function withWords(product: Product, frame: Frame): Product {
+  if (!('inWords' in product)) return product;
+  const { inWords: _, ...rest } = product;
+  return { ...rest, texts: { ...product.texts, Description: frameInWords(frame) } };
 }
 
 type Encoders = {

@@ -1,10 +1,8 @@
 import type { Frame } from '../frame/frame.ts';
 import type { Run } from '../sketch/run.ts';
 import { RasterSurface, type KeptPixels } from '../surfaces/raster/surface.ts';
-import { sharesOf } from '../review/describe.ts';
-import { frameInWords } from '../review/words.ts';
 import { BandedDrawing } from './banded-drawing.ts';
-import type { DrawTask, Product } from './draw.ts';
+import { withWords, type DrawTask, type Product } from './draw.ts';
 import type { DrawPool } from './draw-pool.ts';
 import type { Output, Products } from './outputs/output.ts';
 import { VisibleFrames } from './visible-frames.ts';
@@ -95,8 +93,8 @@ async function* tasksOf(
     // Under a carry later frames stand on this one, even if its file is there.
     if (isThere && carry === 0) yield { frame, work: undefined };
     else {
-      const painted = await drawing.to(frame);
-      yield { frame, work: isThere ? undefined : drawing.task(withWords(products(frame), painted)) };
+      await drawing.to(frame);
+      yield { frame, work: isThere ? undefined : drawing.task(products(frame)) };
     }
   }
   if (onEnds !== undefined) yield { frame: last, work: drawing.task({ type: 'kept' }), isEnd: true };
@@ -105,7 +103,7 @@ async function* tasksOf(
 /** Draws frame after frame, and gives the tasks of making something of them. */
 interface Drawing {
   /** Has a frame drawn, upon those that it stands on. */
-  to(frame: number): Promise<Frame>;
+  to(frame: number): Promise<void>;
   /** What is to be made of the one drawn last. */
   task(product: Product): Work;
 }
@@ -119,14 +117,13 @@ function drawingOf(run: Run, { frames: [first, last], products, pool, under }: R
   const picture = under !== undefined && 'picture' in under ? under.picture : undefined;
   let shown = -1;
   let recent: Frame | undefined;
-  const drawTo = async (frame: number, draw: (painted: Frame) => void | Promise<void>): Promise<Frame> => {
+  const drawTo = async (frame: number, draw: (painted: Frame) => void | Promise<void>): Promise<void> => {
     if (shown < 0 && picture !== undefined) {
       await run.goTo(first - 1);
       shown = run.frame;
     }
     await run.drawTo(frame, shown, (painted) => draw((recent = painted)), early);
     shown = run.frame;
-    return recent!;
   };
   if (isSvg && carry > 0) {
     const visible = new VisibleFrames();
@@ -148,7 +145,8 @@ function drawingOf(run: Run, { frames: [first, last], products, pool, under }: R
       to: (frame) => drawTo(frame, (each) => drawing.draw(each)),
       task(product) {
         const { drawn, release } = drawing.take();
-        const task = drawn.then((kept) => ({ kept, product }));
+        const told = withWords(product, recent!);
+        const task = drawn.then((kept) => ({ kept, product: told }));
         // Whoever is stopped does not wait for it.
         task.catch(() => undefined);
         return { task, release };
@@ -159,12 +157,6 @@ function drawingOf(run: Run, { frames: [first, last], products, pool, under }: R
   if (picture !== undefined) surface.put(picture);
   return {
     to: (frame) => drawTo(frame, (each) => surface.draw(each)),
-    task: (product) => ({ task: { kept: surface.copy(), product } }),
+    task: (product) => ({ task: { kept: surface.copy(), product: withWords(product, recent!) } }),
   };
-}
-
-/** What is made of a picture that stands by itself, with what is to be seen of it in words. */
-function withWords(product: Product, frame: Frame): Product {
-  if (!('inWords' in product)) return product;
-  return { ...product, texts: { ...product.texts, Description: frameInWords(frame, sharesOf(frame)) } };
 }

@@ -17,8 +17,10 @@ export type InputEvent =
 export interface InputSource {
   /** What was done since the frame before; for frame 0, how things stand. Asked once a frame, in order. */
   take(frame: number): readonly InputEvent[];
-  /** Called once the sketch looks at the pointer, and not only at keys. */
+  /** Called as the sketch looks at the pointer. */
   onPointer?(): void;
+  /** Called as the sketch looks at keys. */
+  onKeys?(): void;
 }
 
 /** The mouse, the pen or the finger. */
@@ -165,5 +167,9 @@ export class Recorder implements InputSource {
 
   onPointer(): void {
     this.source.onPointer?.();
+  }
+
+  onKeys(): void {
+    this.source.onKeys?.();
   }
 }

@@ -10,7 +10,7 @@ import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { loadLettering, neededAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
 import { dialNamed, dialValues } from './dials.ts';
-import { Input, type InputEvent, type InputSource, type Pointer } from './input.ts';
+import { Input, type InputEvent, type InputSource, type Keys, type Pointer } from './input.ts';
 import { checkSize, isSketch, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called; or its files, about to be loaded. */
@@ -287,6 +287,11 @@ export class Run {
       this.inputSource?.onPointer?.();
       return found;
     };
+    const keys = (): Keys => {
+      const found = input().keys;
+      this.inputSource?.onKeys?.();
+      return found;
+    };
     return {
       frame: this.at,
       seconds: this.at / frameRate,
@@ -301,7 +306,7 @@ export class Run {
         return pointer();
       },
       get keys() {
-        return input().keys;
+        return keys();
       },
       dials: this.dialValues,
       assets: this.assets as Moment['assets'],

@@ -1,7 +1,15 @@
-import type { Bidi } from 'bidi-js';
+/** What is asked of the package that tells directions. */
+export type BidiFactory = () => {
+  getEmbeddingLevels(text: string): Levels;
+  getReorderedIndices(text: string, levels: Levels, start: number, end: number): number[];
+  getMirroredCharactersMap(text: string, levels: Uint8Array, start: number, end: number): Map<number, string>;
+};
 
-/** What is asked of the package. */
-export type BidiFactory = () => Bidi;
+/** How deep each letter's direction lies within others: from left to right where that is even. */
+interface Levels {
+  levels: Uint8Array;
+  paragraphs: { start: number; end: number; level: number }[];
+}
 
 /** A part of a line that runs one way. */
 export interface DirectedRun {

@@ -1,12 +1,13 @@
-import type LineBreaker from 'linebreak';
+/** What is asked of the package that tells where lines break. */
+export type Breaker = new (text: string) => { nextBreak(): { readonly position: number } | null };
 
 /** Where a line may be broken: places in its string, its end among them. */
 export type LineBreaks = (line: string) => readonly number[];
 
 /** Where the Unicode Line Breaking Algorithm (UAX 14) has a line broken. */
-export function lineBreaksBy(Breaker: typeof LineBreaker): LineBreaks {
+export function lineBreaksBy(Rules: Breaker): LineBreaks {
   return (line) => {
-    const breaker = new Breaker(line);
+    const breaker = new Rules(line);
     const places: number[] = [];
     for (let next = breaker.nextBreak(); next !== null; next = breaker.nextBreak()) places.push(next.position);
     return places;

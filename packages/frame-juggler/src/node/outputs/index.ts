@@ -16,7 +16,7 @@ interface Kind {
   readonly many: boolean;
   /** Whether it can go elsewhere than to a file. */
   readonly streams: boolean;
-  readonly products: (setting: OutputSetting, options: Pick<OutputOptions, 'chroma'>, output: Destination) => Products;
+  readonly products: (setting: OutputSetting, options: Pick<OutputOptions, 'chroma'>) => Products;
   readonly open: (
     output: Destination,
     setting: OutputSetting,
@@ -25,14 +25,14 @@ interface Kind {
   ) => Output | Promise<Output>;
 }
 
-/** A frame a file. One by itself says in words what is to be seen. */
+/** A frame a file: the same by itself and in a sequence. */
 const frameKind = (type: 'png' | 'svg'): Kind => ({
   many: false,
   streams: true,
-  products: (setting, _, output) => (frame) => ({
+  products: (setting) => (frame) => ({
     type,
     texts: provenance({ ...setting, frame, run: setting.fingerprint }),
-    ...(!isSequence(output) && { inWords: true }),
+    inWords: true,
   }),
   open: (output, setting, options) =>
     isSequence(output) ? openSequence(output, setting, options) : openPicture(output),
@@ -123,11 +123,11 @@ function targetOf(output: Destination, format: Format): Target {
 
 /** What is made of each frame for a target. */
 export function productsFor(
-  { output, format }: Target,
+  { format }: Target,
   setting: OutputSetting,
   options: Pick<OutputOptions, 'chroma'>,
 ): Products {
-  return (table[format] as Kind).products(setting, options, output);
+  return (table[format] as Kind).products(setting, options);
 }
 
 /** Opens a target for frames. */

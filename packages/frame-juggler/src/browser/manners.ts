@@ -1,0 +1,64 @@
+import type { Sketch } from '../sketch/sketch.ts';
+
+/*
+ * How a canvas behaves in a page that is not ours. Each function gives back what undoes it, so that a player that stops
+ * leaves the page as it was.
+ */
+
+type Undo = () => void;
+
+const marks = ['role', 'aria-label', 'aria-description', 'style', 'tabindex', 'width', 'height'];
+
+/** Gives a canvas a role and a name, where it has none, and keeps the size that it has by the page's style at any density. */
+export function dress(element: HTMLCanvasElement, sketch: Sketch, width: number): Undo {
+  const before = marks.map((name) => [name, element.getAttribute(name)] as const);
+  if (!element.hasAttribute('role')) element.setAttribute('role', 'img');
+  if (!element.hasAttribute('aria-label') && !element.hasAttribute('aria-labelledby'))
+    element.setAttribute('aria-label', sketch.title);
+  // Without a size by style, it would grow with its pixels.
+  if (!hasOwnSize(element)) element.style.width = `${width}px`;
+  return () => {
+    for (const [name, value] of before)
+      if (value === null) element.removeAttribute(name);
+      else if (element.getAttribute(name) !== value) element.setAttribute(name, value);
+  };
+}
+
+function hasOwnSize(element: HTMLCanvasElement): boolean {
+  if (element.style.width !== '' || element.clientWidth === 0) return element.style.width !== '';
+  const { clientWidth } = element;
+  element.width += 8;
+  return element.clientWidth === clientWidth;
+}
+
+/** Tells whether a canvas can be seen on the screen, whenever that changes. */
+export function whenSeen(element: HTMLCanvasElement, told: (seen: boolean) => void): Undo {
+  const observer = new IntersectionObserver((entries) => told(entries.at(-1)!.isIntersecting));
+  observer.observe(element);
+  return () => observer.disconnect();
+}
+
+/** Tells whenever the screen's density changes: as the page is enlarged, or its window moved to another screen. */
+export function whenDensityChanges(view: Window, told: () => void): Undo {
+  let query: MediaQueryList;
+  const listen = (): void => {
+    query = view.matchMedia(`(resolution: ${view.devicePixelRatio}dppx)`);
+    query.addEventListener('change', changed, { once: true });
+  };
+  const changed = (): void => {
+    listen();
+    told();
+  };
+  listen();
+  return () => query.removeEventListener('change', changed);
+}
+
+/** Whether the person has asked for little motion: then nothing plays before it is asked to. */
+export function prefersRest(view: Window): boolean {
+  return view.matchMedia('(prefers-reduced-motion: reduce)').matches;
+}
+
+/** A frame that is likely to show something of a sketch at rest: the middle of its round, or what is there after two seconds. */
+export function frameAtRest({ frames, frameRate }: Sketch): number {
+  return frames === Infinity ? Math.round(2 * frameRate) : Math.floor(frames / 2);
+}
