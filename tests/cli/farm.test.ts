@@ -133,7 +133,8 @@ describe('a farm', () => {
     startWorker();
     const to = 'again/film.y4m';
     mkdirSync(at('again'));
-    const first = run(['render', 'film.ts', '-o', to, ...farm()]);
+    const how = ['--density', '1.5', '--seed', '9', '--seconds', '0.5..4.5'];
+    const first = run(['render', 'film.ts', '-o', to, ...how, ...farm()]);
     await said(first, 'frames/s');
     first.child.kill('SIGINT');
     expect(await first.ended).toBe(130);
@@ -142,7 +143,7 @@ describe('a farm', () => {
     const [film] = readdirSync(at('store'));
     const before = readdirSync(at('store', film, 'chunks'));
     expect(before.length).toBeGreaterThan(0);
-    const second = run(['render', 'film.ts', '-o', to, ...farm()]);
+    const second = run(['render', 'film.ts', '-o', to, ...how, ...farm()]);
     const client = new Redis(port);
     while ((await client.keys('frame-juggler:film:*')).length === 0) await new Promise((resolve) => setTimeout(resolve, 20)); // prettier-ignore
     client.disconnect();
@@ -150,7 +151,7 @@ describe('a farm', () => {
     await new Promise((resolve) => setTimeout(resolve, 3000));
     redis = await startRedis(port);
     expect([await second.ended, second.said]).toEqual([0, expect.stringContaining('Ferries')]);
-    await run(['render', 'film.ts', '-o', 'one.y4m']).ended;
+    await run(['render', 'film.ts', '-o', 'one.y4m', ...how]).ended;
     expect(readFileSync(at(to)).equals(readFileSync(at('one.y4m')))).toBe(true);
   }, 120_000);
 
@@ -191,7 +192,9 @@ describe('a farm', () => {
     expect([await storeless.ended, storeless.said]).toEqual([2, expect.stringContaining('is not a folder that is there')]); // prettier-ignore
     const noStore = run(['render', 'film.ts', '-o', 'x.y4m', '--queue', url(port)]);
     expect([await noStore.ended, noStore.said]).toEqual([2, expect.stringContaining('expected --store FOLDER')]);
-    expect(existsSync(at('x.y4m'))).toBe(false);
+    const single = run(['render', 'film.ts', '-o', 'x.png', '--frame', '3', ...farm()]);
+    expect([await single.ended, single.said]).toEqual([2, expect.stringContaining('expected it without --queue')]);
+    for (const file of ['x.y4m', 'x.png']) expect(existsSync(at(file))).toBe(false);
   }, 60_000);
 
   test('whose workers are of another version is told so, and they leave its film alone', async () => {

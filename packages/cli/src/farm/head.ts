@@ -1,3 +1,4 @@
+import { stat } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import path from 'node:path';
 import { SketchError, type Sketch } from 'frame-juggler';
@@ -9,7 +10,7 @@ import {
   type JoinOptions,
   type Rendered,
 } from 'frame-juggler/node';
-import { stat } from 'node:fs/promises';
+import { handedOn } from '../arguments.ts';
 import { hidden, keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
 import { names, readJson, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { fingerprintOf, gather, sendParcel } from './parcel.ts';
@@ -50,10 +51,11 @@ export async function renderOnFarm(job: FarmJob): Promise<Rendered> {
   const store = await openStore(farm.store);
   const link = await openLink(farm.queue);
   try {
-    const { source: _, threads: _threads, onLoad: _onLoad, ...asked } = options;
     const joiner = await ChunkJoiner.open(job.sketch, to, options);
     try {
-      const film = await sendFilm(job, store, joiner, asked);
+      if (!joiner.many)
+        throw new SketchError({ problem: `${to} holds one frame, which no farm makes sooner`, expected: 'expected it without --queue' }); // prettier-ignore
+      const film = await sendFilm(job, store, joiner);
       const chunks = new Chunks({ link, store, film, joiner, job });
       await chunks.renderAll();
       if (signal.aborted)
@@ -73,20 +75,16 @@ export async function renderOnFarm(job: FarmJob): Promise<Rendered> {
 }
 
 /** Puts a film into the store; gives the name that all of it has there. */
-async function sendFilm(
-  job: FarmJob,
-  store: Store,
-  joiner: ChunkJoiner,
-  asked: ChunkOptions & { overwrite?: boolean; onNote?: unknown; onProcess?: unknown },
-): Promise<string> {
+async function sendFilm(job: FarmJob, store: Store, joiner: ChunkJoiner): Promise<string> {
   const { parcel, read } = await gather(job.file, job.sketch, job.code);
-  const { overwrite: _o, onNote: _n, onProcess: _p, source: _s, ...options } = asked;
+  // How it is told of, and which frames they are, is known here; the rest makes the pixels.
+  const chosen = handedOn(job.options, ['width', 'height', 'density', 'dials', 'input', 'format', 'chroma']);
   const order: FilmOrder = {
     version,
     title: joiner.title,
     parcel,
     to: path.basename(job.to),
-    options: { ...options, seed: joiner.seed, frames: joiner.frames },
+    options: { ...chosen, seed: joiner.seed, frames: joiner.frames },
     source: Buffer.from(job.options.source as Uint8Array).toString('base64'),
     patience: job.patience,
   };
@@ -215,7 +213,13 @@ class Chunks {
         this.pending[0] = await this.put({ film, frames, upon: true });
         return false;
       }
-      await joiner.add({ ...facts, bytes: (await store.get(names.bytes(film, frames)))! });
+      try {
+        await joiner.add({ ...facts, bytes: (await store.get(names.bytes(film, frames))) ?? new Uint8Array(0) });
+      } catch (error) {
+        // What is damaged is made anew by the next start.
+        await store.remove(names.facts(film, frames));
+        throw error;
+      }
       this.planner.measure(facts);
       this.pending.shift();
       this.tell();

@@ -1,4 +1,3 @@
-import type { InputTrack } from 'frame-juggler';
 import type { ChunkOptions } from 'frame-juggler/node';
 import type { Parcel } from './parcel.ts';
 
@@ -9,12 +8,10 @@ export interface FilmOrder {
   readonly parcel: Parcel;
   /** The name of what it becomes. */
   readonly to: string;
-  readonly options: Omit<
+  readonly options: Pick<
     ChunkOptions,
-    'source' | 'signal' | 'onProgress' | 'onLoad' | 'onCall' | 'input' | 'threads'
-  > & {
-    readonly input?: InputTrack;
-  };
+    'seed' | 'width' | 'height' | 'density' | 'dials' | 'frames' | 'format' | 'chroma' | 'input'
+  >;
   /** What tells the run from others, as base64. */
   readonly source: string;
   /** Seconds that one frame may take. */

@@ -2,12 +2,10 @@ import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
 import { crc32, deflate, inflate } from 'node:zlib';
 import { SketchError } from '../error.ts';
-import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { KeptPixels } from '../surfaces/raster/surface.ts';
-import { type Complete, type Options, schemaOf } from '../schema/schema.ts';
 import { callable, toggle } from '../schema/kind.ts';
-import { optional } from '../schema/schema.ts';
+import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { DrawPool } from './draw-pool.ts';
 import { filmTable, openFilm, type Film } from './film.ts';
 import { openOutput } from './outputs/index.ts';
@@ -28,10 +26,9 @@ import { runSettingsTable } from './run-settings.ts';
 const pack = promisify(deflate);
 const unpack = promisify(inflate);
 
-const chunkTable = { ...filmTable };
-const chunkOptions = schemaOf({ ...runSettingsTable, ...chunkTable }, "{ format: 'png', frames: [0, 599] }");
+const chunkOptions = schemaOf({ ...runSettingsTable, ...filmTable }, "{ format: 'png', frames: [0, 599] }");
 /** The film that a chunk is of: the same for all of its chunks. */
-export type ChunkOptions = Options<typeof runSettingsTable & typeof chunkTable>;
+export type ChunkOptions = Options<typeof runSettingsTable & typeof filmTable>;
 
 const joinTable = {
   ...filmTable,
@@ -79,10 +76,6 @@ export class ChunkRenderer {
     this.film = openFilm(sketch, to, read);
     const [first, last] = this.film.frames;
     this.pool = new DrawPool(threadsFor(last - first + 1, this.film.setting, read.threads));
-  }
-
-  get run(): Run {
-    return this.film.run;
   }
 
   /**
@@ -180,6 +173,11 @@ export class ChunkJoiner {
     const pool = new DrawPool(threadsFor(film.frames[1] - film.frames[0] + 1, film.setting, read.threads));
     const output = await openOutput(film.target, film.setting, { ...read, resume: false }, pool);
     return new ChunkJoiner(film, output, pool);
+  }
+
+  /** Whether it is more than one frame, as the kind of file has it. */
+  get many(): boolean {
+    return this.film.target.many;
   }
 
   get width(): number {
