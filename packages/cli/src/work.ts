@@ -4,13 +4,16 @@ import { work } from './farm/worker.ts';
 
 /** The variable that holds the address of a queue, so that its password need not stand in a command. */
 export const queueVariable = 'JUGGLE_QUEUE';
-const queueWords = 'the queue of a farm: redis://HOST, or rediss://HOST for TLS';
+const address = 'redis://HOST, or rediss://HOST for TLS';
 export const storeOption = (): Option =>
   new Option('--store <place>', 'where its machines hand things over: a shared folder, or s3://BUCKET/PREFIX').env('JUGGLE_STORE'); // prettier-ignore
 
 /** Of a render: the variable tells the address, but does not ask for the farm. */
 export const farmOption = (): Option =>
-  new Option('--queue [url]', `on a farm: ${queueWords}; what ${queueVariable} says if left out`);
+  new Option(
+    '--queue [url]',
+    `renders on a farm, through its queue: ${address}; what ${queueVariable} says if left out`,
+  );
 
 /** The options of `work`. */
 interface WorkArguments {
@@ -23,7 +26,7 @@ interface WorkArguments {
 export function workCommand(): Command {
   return new Command('work')
     .description('Renders chunks of films that wait in a queue, until it is stopped.')
-    .addOption(new Option('--queue <url>', queueWords).env(queueVariable).makeOptionMandatory())
+    .addOption(new Option('--queue <url>', `the queue of a farm: ${address}`).env(queueVariable).makeOptionMandatory())
     .addOption(storeOption().makeOptionMandatory())
     .addOption(countOption('--threads <n>', 'threads that draw; as many as there are cores if left out'))
     .addOption(quietOption())

@@ -208,6 +208,11 @@ class Chunks {
       if (found === undefined) return false;
       const facts = readJson<ChunkFacts>(found);
       if (!joiner.fits(facts)) {
+        if (next.order.upon)
+          throw new SketchError({
+            problem: `frames ${frames[0]} to ${frames[1]} do not stand on those before: the sketch paints other pictures each time`,
+            expected: 'expected chance from random, and a paint that changes nothing: juggle check finds what does',
+          });
         // It began too late to come to what the chunk before ends with: once more, upon that.
         await store.remove(names.facts(film, frames));
         this.pending[0] = await this.put({ film, frames, upon: true });
