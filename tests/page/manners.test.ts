@@ -24,7 +24,9 @@ interface Bench {
   readonly mount: typeof BrowserLibrary.mount;
   readonly buoy: Library.Sketch;
   readonly keyed: Library.Sketch;
+  readonly pointing: Library.Sketch;
   readonly painted: { count: number };
+  readonly pointed: { at: number[] };
 }
 
 beforeEach(async () => {
@@ -44,7 +46,9 @@ beforeEach(async () => {
       },
     }); // prettier-ignore
     const keyed = defineSketch({ paint: (canvas, { keys }) => void (keys.down('ArrowDown') && canvas.dot({ at: [9, 9] })) }); // prettier-ignore
-    Object.assign(globalThis, { bench: { mount, buoy, keyed, painted } satisfies Bench });
+    const pointed = { at: [] as number[] };
+    const pointing = defineSketch({ canvas: { width: 200, height: 100 }, paint: (_, { pointer }) => void (pointed.at = [pointer.x, pointer.y]) }); // prettier-ignore
+    Object.assign(globalThis, { bench: { mount, buoy, keyed, pointing, painted, pointed } satisfies Bench });
     document.body.innerHTML = '';
     document.documentElement.style.height = '3000px';
   }, path.resolve('packages/frame-juggler/dist'));
@@ -56,6 +60,39 @@ const sizes = (): Promise<number[]> =>
     const { width, height } = element.getBoundingClientRect();
     return [width, height, element.width, element.height];
   });
+
+/** Pixels of the picture, as they were drawn and as they are on the screen. */
+async function sharpness(): Promise<{ shown: unknown; kept: unknown }> {
+  const screen = `data:image/png;base64,${(await page.screenshot()).toString('base64')}`;
+  return page.evaluate(async (url) => {
+    const canvas = document.querySelector('canvas')!;
+    const [box, style] = [canvas.getBoundingClientRect(), getComputedStyle(canvas)];
+    const density = devicePixelRatio;
+    const image = await createImageBitmap(await (await fetch(url)).blob());
+    const area = new OffscreenCanvas(image.width, image.height);
+    const context = area.getContext('2d')!;
+    context.drawImage(image, 0, 0);
+    const [left, top] = style.objectPosition.split(' ').map((part, i) => {
+      const room = i === 0 ? box.width - canvas.width / density : box.height - canvas.height / density;
+      return part.endsWith('%') ? room / 2 : parseFloat(part);
+    });
+    const x = Math.round((box.left + Math.max(0, left)) * density);
+    const y = Math.round((box.top + Math.max(0, top)) * density);
+    const from = { x: Math.round(Math.max(0, -left) * density), y: Math.round(Math.max(0, -top) * density) };
+    const [width, height] = [Math.min(canvas.width, Math.round(box.width * density)) - 2, Math.min(canvas.height, Math.round(box.height * density)) - 2]; // prettier-ignore
+    const sum = (data: Uint8ClampedArray): number[] => {
+      let [all, weighted] = [0, 0];
+      for (let i = 0; i < data.length; i++) {
+        all += data[i];
+        weighted = (weighted * 31 + data[i]) % 1e9;
+      }
+      return [all, weighted];
+    };
+    const shown = sum(context.getImageData(x, y, width, height).data);
+    const kept = sum(canvas.getContext('2d')!.getImageData(from.x, from.y, width, height).data);
+    return { shown, kept };
+  }, screen);
+}
 
 const scene = (html: string): Promise<void> => page.evaluate((text) => void (document.body.innerHTML = text), html);
 
@@ -154,6 +191,128 @@ describe('a mounted sketch', () => {
     await page.keyboard.press('PageDown');
     await page.waitForTimeout(300);
     expect(await page.evaluate(() => scrollY)).toBe(place);
+  });
+
+  test.each([
+    ['contain', 300, 200, 300, 200, { left: 0, top: 0 }],
+    ['contain', 301, 131, 197, 131, { left: 52, top: 0 }],
+    ['cover', 301, 131, 301, 201, { left: 0, top: -35 }],
+  ] as const)(
+    'with fit %s in %i × %i it has the pixels of the screen, whole ones, and follows',
+    async (fit, width, height, wide, high, at) => {
+      await scene(`<div style="width: 10px; height: 10px"></div>`);
+      await page.evaluate((how) => {
+        const { mount, buoy } = (globalThis as unknown as { bench: Bench }).bench;
+        Object.assign(globalThis, { player: mount(buoy, 'div', { fit: how }) });
+      }, fit);
+      for (const density of [1, 1.5, 2, 3]) {
+        await session.send('Emulation.setDeviceMetricsOverride', { width: 800, height: 600, deviceScaleFactor: density, mobile: false }); // prettier-ignore
+        await page.$eval('div', (element, [w, h]) => Object.assign(element.style, { width: `${w}px`, height: `${h}px` }), [width, height]); // prettier-ignore
+        // A pixel of the screen more or less is what its box was rounded to.
+        await page.waitForFunction(([w, h]) => { const { width, height } = document.querySelector('canvas')!; return Math.abs(width - w) < 3 && Math.abs(height - h) < 3; }, [wide * density, high * density]); // prettier-ignore
+        await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.advance());
+        const { shown, kept } = await sharpness();
+        expect(shown).toEqual(kept);
+        // Chromium tells of an emulated density to nobody; a sketch that plays sees it for itself.
+        await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.play());
+        const place = await page.$eval('canvas', (element) => getComputedStyle(element).objectPosition.split(' ').map(parseFloat)); // prettier-ignore
+        expect(Math.abs(place[0] - at.left)).toBeLessThanOrEqual(1);
+        expect(Math.abs(place[1] - at.top)).toBeLessThanOrEqual(1);
+      }
+      await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.stop());
+      expect(await page.$eval('div', (element) => element.childElementCount)).toBe(0);
+    },
+  );
+
+  test.each([
+    ['none', 'width: 200px; padding: 20px', [100, 50]],
+    ['contain', 'width: 400px; height: 400px', [100, 50]],
+    ['cover', 'width: 300px; height: 300px; transform: rotate(30deg) scale(0.7, 1.1)', [100, 50]],
+    ['contain', 'width: 400px; height: 100px; transform: rotate(90deg) skewX(20deg)', [100, 50]],
+  ] as const)('the pointer is right with fit %s under %s', async (fit, css, at) => {
+    await scene(`<div style="margin: 60px; ${css}"></div>`);
+    await page.evaluate(async (how) => {
+      const { mount, pointing } = (globalThis as unknown as { bench: Bench }).bench;
+      const player = mount(pointing, 'div', { fit: how });
+      await player.goTo(2);
+      Object.assign(globalThis, { player });
+    }, fit);
+    // The middle of a box is the middle of its picture, whatever it went through.
+    const box = (await page.locator('canvas').boundingBox())!;
+    const pointed = async (): Promise<number[]> => {
+      await page.waitForTimeout(150);
+      return page.evaluate(() => (globalThis as unknown as { bench: Bench }).bench.pointed.at);
+    };
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    const [x, y] = await pointed();
+    expect(Math.abs(x - at[0])).toBeLessThan(2);
+    expect(Math.abs(y - at[1])).toBeLessThan(2);
+    if (css.includes('rotate')) return;
+    await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2 + 10);
+    const unit = fit === 'none' ? 1 : 2;
+    const [besideX, besideY] = await pointed();
+    expect(Math.abs(besideX - at[0] - 40 / unit)).toBeLessThan(2);
+    expect(Math.abs(besideY - at[1] - 10 / unit)).toBeLessThan(2);
+  });
+
+  test('plays by a button where it rests, fills the screen, and tells what happens', async () => {
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await scene('<div style="width: 400px"></div>');
+    await page.evaluate(() => {
+      const { mount, buoy } = (globalThis as unknown as { bench: Bench }).bench;
+      const player = mount(buoy, 'div');
+      const heard = new Set<string>();
+      player.addEventListener('frame', () => heard.add('frame'));
+      player.addEventListener('error', (event) => {
+        event.preventDefault();
+        heard.add(event.detail.message);
+      });
+      Object.assign(globalThis, { player, heard });
+    });
+    const button = page.getByRole('button', { name: 'Play Buoy' });
+    await button.waitFor();
+    const [place, canvas] = [(await button.boundingBox())!, (await page.locator('canvas').boundingBox())!];
+    expect(place.x + place.width / 2).toBeCloseTo(canvas.x + canvas.width / 2, 0);
+    expect(place.y + place.height / 2).toBeCloseTo(canvas.y + canvas.height / 2, 0);
+    await button.press('Enter');
+    await expect(button.count()).resolves.toBe(0);
+    await page.waitForFunction(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.frame > 105);
+    await page.evaluate(() => void (globalThis as unknown as { player: BrowserLibrary.Player }).player.setDial('swell' as never, 3 as never)); // prettier-ignore
+    await page.waitForFunction(() => (globalThis as unknown as { heard: Set<string> }).heard.size === 2);
+    expect(await page.evaluate(() => [...(globalThis as unknown as { heard: Set<string> }).heard])).toEqual(['frame', expect.stringContaining('there is no dial')]); // prettier-ignore
+    await page.keyboard.press('Tab');
+    await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.fullScreen());
+    await page.waitForFunction(() => document.querySelector('canvas')!.width > 700);
+    const { shown, kept } = await sharpness();
+    expect(shown).toEqual(kept);
+    await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.fullScreen());
+    await page.waitForFunction(() => document.fullscreenElement === null);
+    await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.stop());
+    expect(await page.innerHTML('div')).toBe('');
+  });
+
+  test('of twelve on a page, those off the screen paint nothing, and all that play are in step', async () => {
+    await scene('<div></div>'.repeat(12));
+    const counts = await page.evaluate(async () => {
+      const { mount, buoy } = (globalThis as unknown as { bench: Bench }).bench;
+      const divs = [...document.querySelectorAll('div')];
+      for (const div of divs) Object.assign(div.style, { height: '280px', overflow: 'hidden' });
+      const shown = divs.map(() => 0);
+      const steps: string[] = [];
+      const players = divs.map((div, i) => mount(buoy, div, { onFrame: () => shown[i]++ }));
+      await Promise.all(players.map((player) => player.goTo(0)));
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      const before = [...shown];
+      for (let i = 0; i < 20; i++) {
+        await new Promise(requestAnimationFrame);
+        await new Promise((resolve) => setTimeout(resolve));
+        steps.push(String(players[0].frame - players[1].frame));
+      }
+      return { more: shown.map((count, i) => count - before[i]), steps };
+    });
+    expect(counts.more[0]).toBeGreaterThan(3);
+    expect(counts.more.slice(3)).toEqual(Array(9).fill(0));
+    expect(new Set(counts.steps).size).toBe(1);
   });
 
   test('takes the place of another on its canvas, and 200 of them leave nothing behind', async () => {

@@ -3,7 +3,17 @@ export type { CanvasOptions, Moment, Sketch, SketchDefinition } from './sketch/s
 export { asset } from './sketch/assets.ts';
 export type { Asset, AssetHost, AssetMap, AssetValues, LoadListener } from './sketch/assets.ts';
 export { dial, fitDials, parseDial } from './sketch/dials.ts';
-export type { Dial, DialControl, DialMap, DialOptions, DialValues, Misfit, NumberDialOptions } from './sketch/dials.ts';
+export type {
+  Dial,
+  DialControl,
+  DialMap,
+  DialOptions,
+  DialSetting,
+  DialSettings,
+  DialValues,
+  Misfit,
+  NumberDialOptions,
+} from './sketch/dials.ts';
 export { Recorder } from './sketch/input.ts';
 export type { InputEvent, InputSource, Keys, Pointer } from './sketch/input.ts';
 export { makeTrack, playTrack, readTrack, writeTrack } from './sketch/input-track.ts';

@@ -1,4 +1,5 @@
 import type { Sketch } from '../sketch/sketch.ts';
+import type { Fit } from './picture-box.ts';
 
 /*
  * How a canvas behaves in a page that is not ours. Each function gives back what undoes it, so that a player that stops
@@ -9,14 +10,15 @@ type Undo = () => void;
 
 const marks = ['role', 'aria-label', 'aria-description', 'style', 'tabindex', 'width', 'height'];
 
-/** Gives a canvas a role and a name, where it has none, and keeps the size that it has by the page's style at any density. */
-export function dress(element: HTMLCanvasElement, sketch: Sketch, width: number): Undo {
+/** Gives a canvas a role and a name, where it has none, and its size in the page, which is the same at any density. */
+export function dress(element: HTMLCanvasElement, title: string, width: number, fit: Fit): Undo {
   const before = marks.map((name) => [name, element.getAttribute(name)] as const);
   if (!element.hasAttribute('role')) element.setAttribute('role', 'img');
   if (!element.hasAttribute('aria-label') && !element.hasAttribute('aria-labelledby'))
-    element.setAttribute('aria-label', sketch.title);
+    element.setAttribute('aria-label', title);
+  if (fit !== 'none') Object.assign(element.style, { display: 'block', width: '100%', height: '100%', objectFit: fit });
   // Without a size by style, it would grow with its pixels.
-  if (!hasOwnSize(element)) element.style.width = `${width}px`;
+  else if (!hasOwnSize(element)) element.style.width = `${width}px`;
   return () => {
     for (const [name, value] of before)
       if (value === null) element.removeAttribute(name);
@@ -35,6 +37,25 @@ function hasOwnSize(element: HTMLCanvasElement): boolean {
 export function whenSeen(element: HTMLCanvasElement, told: (seen: boolean) => void): Undo {
   const observer = new IntersectionObserver((entries) => told(entries.at(-1)!.isIntersecting));
   observer.observe(element);
+  return () => observer.disconnect();
+}
+
+/** Tells how many of the screen's pixels an element has inside its padding, at first and whenever that changes. */
+export function whenSized(element: HTMLElement, told: (box: readonly [width: number, height: number]) => void): Undo {
+  const view = element.ownerDocument.defaultView!;
+  const observer = new ResizeObserver((entries) => {
+    const { devicePixelContentBoxSize, contentRect } = entries.at(-1)!;
+    const density = view.devicePixelRatio;
+    // Not every browser tells them exactly.
+    const [exact] = devicePixelContentBoxSize ?? [];
+    const [width, height] = [exact?.inlineSize ?? contentRect.width * density, exact?.blockSize ?? contentRect.height * density]; // prettier-ignore
+    if (width > 0 && height > 0) told([width, height]);
+  });
+  try {
+    observer.observe(element, { box: 'device-pixel-content-box' });
+  } catch {
+    observer.observe(element);
+  }
   return () => observer.disconnect();
 }
 

@@ -1,4 +1,5 @@
 import { SketchError } from '../error.ts';
+import type { DialMap } from '../sketch/dials.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { Player, type MountOptions } from './player.ts';
 
@@ -8,7 +9,11 @@ import { Player, type MountOptions } from './player.ts';
  * @param target the element, or a selector for it
  * @throws SketchError where there is no such element, it is no sketch, or an option is unknown or not valid
  */
-export function mount(sketch: Sketch, target: Element | string, options: MountOptions = {}): Player {
+export function mount<Dials extends DialMap>(
+  sketch: Sketch<Dials>,
+  target: Element | string,
+  options: MountOptions<NoInfer<Dials>> = {},
+): Player<Dials> {
   const found = typeof target === 'string' ? document.querySelector(target) : target;
   if (!(found instanceof Element))
     throw new SketchError({
@@ -20,15 +25,15 @@ export function mount(sketch: Sketch, target: Element | string, options: MountOp
     });
   if (found instanceof HTMLCanvasElement) return new Player(sketch, found, options);
   const element = found.ownerDocument.createElement('canvas');
-  const player = new MountedPlayer(sketch, element, options);
   element.style.height = 'auto';
   element.style.maxWidth = '100%';
+  const player = new MountedPlayer(sketch, element, options);
   found.append(element);
   return player;
 }
 
 /** A player on an element that was made for it. */
-class MountedPlayer extends Player {
+class MountedPlayer<Dials extends DialMap> extends Player<Dials> {
   override stop(): void {
     super.stop();
     this.element.remove();

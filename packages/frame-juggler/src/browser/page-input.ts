@@ -1,6 +1,7 @@
 import { apply, inverse } from '../geometry/matrix.ts';
 import type { InputEvent, InputSource } from '../sketch/input.ts';
 import type { View } from '../canvas/view.ts';
+import { pictureBox } from './picture-box.ts';
 
 /** How large a canvas is, in pixels of density 1, and how the sketch's units lie on it. A `Run` tells. */
 export interface InputArea {
@@ -123,15 +124,13 @@ export class PageInput implements InputSource {
     this.down = false;
   }
 
-  /** A point of the page in the sketch's units, whatever size, padding and transform the element has by CSS. */
+  /** A point of the page in the sketch's units, whatever size, padding, fit and transform the element has by CSS. */
   private locate(event: PointerEvent): { x: number; y: number; within: boolean } {
     const { element, area } = this;
-    const style = getComputedStyle(element);
-    const [left, right] = [parseFloat(style.paddingLeft), parseFloat(style.paddingRight)];
-    const [top, bottom] = [parseFloat(style.paddingTop), parseFloat(style.paddingBottom)];
+    const box = pictureBox(element);
     // Offsets are counted from the padding's edge, before any transform.
-    const px = (event.offsetX - left) / (element.clientWidth - left - right);
-    const py = (event.offsetY - top) / (element.clientHeight - top - bottom);
+    const px = (event.offsetX - box.left) / box.width;
+    const py = (event.offsetY - box.top) / box.height;
     const back = inverse(area.view.matrix);
     const [x, y] = back === undefined ? [NaN, NaN] : apply(back, px * area.width, py * area.height);
     return { x: round(x), y: round(y), within: px >= 0 && px <= 1 && py >= 0 && py <= 1 };

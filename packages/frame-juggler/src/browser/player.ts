@@ -4,13 +4,16 @@ import { LiveClock } from '../motion/clock.ts';
 import { callable, kindOf, oneOf, positive, toggle, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
 import type { LoadListener } from '../sketch/assets.ts';
+import type { DialMap, DialSetting, DialSettings, DialValues } from '../sketch/dials.ts';
 import type { InputSource } from '../sketch/input.ts';
 import { Run } from '../sketch/run.ts';
-import type { Sketch } from '../sketch/sketch.ts';
+import { maxSide, type Sketch } from '../sketch/sketch.ts';
 import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
-import { dress, frameAtRest, prefersRest, whenDensityChanges, whenSeen } from './manners.ts';
+import { dress, frameAtRest, prefersRest, whenDensityChanges, whenSeen, whenSized } from './manners.ts';
 import { pageHost } from './page-host.ts';
 import { PageInput } from './page-input.ts';
+import { sharpDensity, type Fit } from './picture-box.ts';
+import { onTick } from './ticks.ts';
 
 const mountTable = {
   /**
@@ -24,8 +27,13 @@ const mountTable = {
   width: optional(whole(1)),
   /** The canvas's height, in pixels of density 1; the sketch's own if left out. */
   height: optional(whole(1)),
-  /** Pixels of the rendering to one unit; the screen's own if left out. */
+  /** Pixels of the rendering to one unit; if left out, as many as the screen has there, whatever becomes of its size. */
   density: optional(positive),
+  /**
+   * How it lies in the element around it: `contain`, as large as it fits; `cover`, so that it fills it, with two sides cut
+   * off; or `none`, at its own size.
+   */
+  fit: optional(oneOf('contain', 'cover', 'none'), 'none'),
   /**
    * What draws: `canvas2d`, the browser's own context, for speed; or `raster`, pixel for pixel as `juggle render` draws,
    * loaded once it is asked for.
@@ -45,11 +53,23 @@ const mountTable = {
   onLoad: optional(callable<LoadListener>()),
   /** Called after every frame that was shown, and whenever it starts or stops playing. */
   onFrame: optional(callable<(player: Player) => void>()),
+  /** Called with the name and the value of a dial that was turned. */
+  onDial: optional(callable<(name: string, value: unknown) => void>()),
   /** Called with what went wrong; the last good picture stays. Without it, errors go to the console. */
   onError: optional(callable<(error: SketchError) => void>()),
 };
 /** How a sketch is shown in a page. */
-export type MountOptions = Options<typeof mountTable>;
+export type MountOptions<Dials extends DialMap = DialMap> = Omit<
+  Options<typeof mountTable>,
+  'dials' | 'onFrame' | 'onDial'
+> & {
+  /** Values of dials by name, in place of their first ones. */
+  readonly dials?: DialSettings<Dials>;
+  /** Called after every frame that was shown, and whenever it starts or stops playing. */
+  readonly onFrame?: (player: Player<Dials>) => void;
+  /** Called with the name and the value of a dial that was turned. */
+  readonly onDial?: (name: keyof Dials & string, value: unknown) => void;
+};
 const mountOptions = schemaOf(mountTable, '{ autoplay: false }');
 
 /** The player of each canvas. */
@@ -58,11 +78,35 @@ const players = new WeakMap<HTMLCanvasElement, Player>();
 /** Milliseconds between two descriptions of a picture that plays: screen readers are not to be flooded. */
 const describeEvery = 15_000;
 
+/** After how many milliseconds without a change of its size a picture that stands on those before is made anew. */
+const settleTime = 200;
+
+/** What a player tells of, each as an event on it; the options `onFrame`, `onLoad`, `onDial` and `onError` hear the same. */
+export interface PlayerEvents {
+  /** A frame was shown, or it started or stopped playing. */
+  readonly frame: Event;
+  /** One more of the sketch's files was loaded. */
+  readonly load: CustomEvent<{ readonly done: number; readonly total: number; readonly name: string }>;
+  /** A dial was turned. */
+  readonly dial: CustomEvent<{ readonly name: string; readonly value: unknown }>;
+  /** Something went wrong; the last good picture stays. */
+  readonly error: CustomEvent<SketchError>;
+}
+
+interface PlayerTarget {
+  /** Hears what it tells of. `preventDefault` of an error keeps that off the console. */
+  addEventListener<Type extends keyof PlayerEvents>(type: Type, listener: Listener<Type>, options?: AddEventListenerOptions): void; // prettier-ignore
+  removeEventListener<Type extends keyof PlayerEvents>(type: Type, listener: Listener<Type>): void;
+  dispatchEvent(event: Event): boolean;
+}
+type Listener<Type extends keyof PlayerEvents> = (event: PlayerEvents[Type]) => void;
+const PlayerTarget = EventTarget as new () => PlayerTarget;
+
 /**
  * Plays a sketch on a canvas element. Which frame is due is worked out from the screen's clock: a slow machine shows
  * fewer pictures, but steps every frame, so that things move at the same speed everywhere.
  */
-export class Player {
+export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   private surface: { draw(frame: Frame): void } | undefined;
   private readonly clock: LiveClock;
   private readonly run: Run;
@@ -71,12 +115,16 @@ export class Player {
   /** Whether any of it is on the screen: what is not rests. */
   private seen = true;
   private readonly undo: (() => void)[] = [];
+  private endTicks = (): void => undefined;
   /** The density that was asked for last. */
   private asked: number;
+  /** The element's size inside its padding, in pixels of the page. */
+  private box: readonly [width: number, height: number] | undefined;
+  private settling: ReturnType<typeof setTimeout> | undefined;
+  private hidePlayButton: (() => void) | undefined;
   private describing = false;
   private describedAt = -Infinity;
   private stopped = false;
-  private request = 0;
   /** The frame that the element shows; -1 for none, or for one that is out of date. */
   private shown = -1;
   /** The frame that was drawn last, for who wants to know what is in it. */
@@ -87,34 +135,43 @@ export class Player {
 
   /** @throws SketchError where it is no sketch, or an option is unknown or not valid */
   constructor(
-    readonly sketch: Sketch,
+    readonly sketch: Sketch<Dials>,
     readonly element: HTMLCanvasElement,
-    private readonly options: MountOptions = {},
+    private readonly options: MountOptions<Dials> = {},
   ) {
-    const read = mountOptions.read('mount', options);
-    const { autoplay, seed, width, height, density, dials, onLoad, input, surface } = read;
-    const view = element.ownerDocument.defaultView!;
+    super();
+    const read = mountOptions.read('mount', options as Options<typeof mountTable>);
+    const { autoplay, seed, width, height, density, fit, dials, input, surface } = read;
+    const { view } = this;
     this.asked = density ?? view.devicePixelRatio;
     this.run = new Run(sketch, {
-      ...withoutUndefined({ seed, width, height, dials, onLoad }),
+      ...withoutUndefined({ seed, width, height, dials }),
       density: this.asked,
       input: () => input?.(this.page) ?? this.page,
+      onLoad: this.onLoad,
       host: pageHost,
     });
+    if (surface === 'canvas2d') this.surface = new Canvas2dSurface(element);
     // Of two players on one canvas neither would show what it should.
     players.get(element)?.stop();
-    players.set(element, this);
-    this.undo.push(dress(element, sketch, this.run.width));
-    if (surface === 'canvas2d') this.surface = new Canvas2dSurface(element);
+    players.set(element, this as unknown as Player);
+    this.undo.push(dress(element, sketch.title, this.run.width, fit));
     this.clock = new LiveClock(sketch.frameRate);
     this.page = new PageInput(element, this.run);
     element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
     this.undo.push(whenSeen(element, this.onSeen));
-    if (density === undefined) this.undo.push(whenDensityChanges(view, this.followScreen));
+    if (density === undefined) {
+      this.undo.push(whenSized(element, this.onSized));
+      this.undo.push(whenDensityChanges(view, this.followScreen));
+    }
     void this.restart();
     if (!autoplay) return;
-    if (sketch.frames > 1 && prefersRest(view)) void this.goTo(frameAtRest(sketch));
+    if (sketch.frames > 1 && prefersRest(view)) this.rest();
     else this.play();
+  }
+
+  private get view(): Window {
+    return this.element.ownerDocument.defaultView!;
   }
 
   /** The number of the frame that is shown, from 0. */
@@ -134,6 +191,7 @@ export class Player {
 
   /** Goes on from the frame at hand; a sketch that does not repeat and has ended begins again. */
   play(): void {
+    this.hidePlayButton?.();
     if (this.isPlaying || this.stopped) return;
     if (this.run.atEnd && !this.sketch.repeat && this.sketch.frames > 1) void this.restart();
     this.isPlaying = true;
@@ -145,7 +203,7 @@ export class Player {
   pause(): void {
     if (!this.isPlaying) return;
     this.isPlaying = false;
-    cancelAnimationFrame(this.request);
+    this.endTicks();
     this.changed();
   }
 
@@ -178,21 +236,33 @@ export class Player {
   /** Shows the same frame at another density. */
   setDensity(density: number): Promise<void> {
     this.asked = density;
-    return this.enqueue(() => {
-      this.run.density = density;
-      return this.refresh();
+    return this.enqueue(async () => {
+      // Of many that come while one is drawn, the last counts.
+      if (this.run.density === this.asked) return;
+      this.run.density = this.asked;
+      await this.refresh();
     });
   }
 
+  /** Fills the screen with the picture, or ends that. A browser allows it after a click or a key only. */
+  async fullScreen(on = this.element.ownerDocument.fullscreenElement !== this.element): Promise<void> {
+    const { element } = this;
+    const { fullscreenElement } = element.ownerDocument;
+    if (on) await element.requestFullscreen();
+    else if (fullscreenElement === element) await element.ownerDocument.exitFullscreen();
+  }
+
   /** The value of every dial. */
-  get dials(): Readonly<Record<string, unknown>> {
-    return this.run.dials;
+  get dials(): DialValues<Dials> {
+    return this.run.dials as DialValues<Dials>;
   }
 
   /** Turns a dial; a sketch that is not playing is shown again with it. */
-  setDial(name: string, value: unknown): Promise<void> {
+  setDial<Name extends keyof Dials & string>(name: Name, value: DialSetting<Dials[Name]>): Promise<void> {
     return this.enqueue(async () => {
       this.run.setDial(name, value);
+      this.options.onDial?.(name, this.dials[name]);
+      this.tell('dial', { name, value: this.dials[name] });
       if (this.run.frame < 0) return;
       // A still picture may have been made ready by `start`.
       if (this.sketch.frames === 1) await this.run.restart();
@@ -210,21 +280,57 @@ export class Player {
   stop(): void {
     this.pause();
     this.stopped = true;
+    clearTimeout(this.settling);
+    this.hidePlayButton?.();
     this.page.end();
     this.element.ownerDocument.removeEventListener('visibilitychange', this.onVisibility);
     for (const undo of this.undo.splice(0).reverse()) undo();
-    if (players.get(this.element) === this) players.delete(this.element);
+    if (players.get(this.element) === (this as unknown as Player)) players.delete(this.element);
   }
 
-  /** Takes the screen's density, where none was asked for. Not every browser tells of every change while it plays. */
+  /** Shows a frame at rest, with a button over it that plays. */
+  private rest(): void {
+    void this.goTo(frameAtRest(this.sketch));
+    void import('./play-button.ts').then(({ playButton }) => {
+      if (this.isPlaying || this.stopped) return;
+      const hide = playButton(this.element, this.sketch.title, () => this.play());
+      this.hidePlayButton = () => {
+        this.hidePlayButton = undefined;
+        hide();
+      };
+    });
+  }
+
+  private readonly onSized = ([width, height]: readonly [number, number]): void => {
+    const { devicePixelRatio } = this.view;
+    this.box = [width / devicePixelRatio, height / devicePixelRatio];
+    this.followScreen();
+  };
+
+  /** Takes the density at which its pixels are the screen's. Not every browser tells of every change while it plays. */
   private readonly followScreen = (): void => {
-    const density = this.element.ownerDocument.defaultView!.devicePixelRatio;
-    if (this.options.density === undefined && density !== this.asked) void this.setDensity(density);
+    const { box, element, run, sketch } = this;
+    if (this.options.density !== undefined || box === undefined) return;
+    const { devicePixelRatio } = this.view;
+    const screen = [Math.round(box[0] * devicePixelRatio), Math.round(box[1] * devicePixelRatio)] as const;
+    const fit = getComputedStyle(element).objectFit as Fit;
+    const density = Math.min(sharpDensity(fit, screen, [run.width, run.height]), maxSide / Math.max(run.width, run.height)); // prettier-ignore
+    if (density === this.asked) return;
+    this.asked = density;
+    if (fit === 'contain' || fit === 'cover') {
+      // Half a pixel to the side, all would be blurred.
+      const start = [run.width, run.height].map((side, i) => Math.floor((screen[i] - Math.round(side * density)) / 2));
+      element.style.objectPosition = start.map((pixels) => `${pixels / devicePixelRatio}px`).join(' ');
+    }
+    clearTimeout(this.settling);
+    // Trails are made from the first frame on.
+    if (sketch.carry === 0 || run.frame < 1) void this.setDensity(density);
+    else this.settling = setTimeout(() => void this.setDensity(this.asked), settleTime);
   };
 
   private readonly onSeen = (seen: boolean): void => {
     this.seen = seen;
-    cancelAnimationFrame(this.request);
+    this.endTicks();
     this.goOn();
   };
 
@@ -232,7 +338,7 @@ export class Player {
   private goOn(): void {
     if (!this.isPlaying || !this.seen) return;
     this.clock.pause();
-    this.request = requestAnimationFrame(this.tick);
+    this.endTicks = onTick(this.view, this.tick);
   }
 
   private readonly onVisibility = (): void => {
@@ -241,7 +347,6 @@ export class Player {
 
   private readonly tick = (now: number): void => {
     if (!this.isPlaying || !this.seen) return;
-    this.request = requestAnimationFrame(this.tick);
     this.followScreen();
     const due = this.clock.due(now);
     // A start that is still under way holds time up rather than piling frames behind it.
@@ -287,6 +392,17 @@ export class Player {
   private changed(): void {
     this.describe();
     this.options.onFrame?.(this);
+    this.dispatchEvent(new Event('frame'));
+  }
+
+  private readonly onLoad: LoadListener = (done, total, name) => {
+    this.options.onLoad?.(done, total, name);
+    this.tell('load', { done, total, name });
+  };
+
+  /** @returns whether somebody has dealt with it */
+  private tell<Detail>(event: keyof PlayerEvents, detail: Detail): boolean {
+    return !this.dispatchEvent(new CustomEvent(event, { detail, cancelable: true }));
   }
 
   /** Says in words what is to be seen, for who cannot see it: at first, at rest, and now and then as it plays. */
@@ -322,7 +438,8 @@ export class Player {
   private failed(error: SketchError): void {
     this.pause();
     this.changed();
+    const dealtWith = this.tell('error', error);
     if (this.options.onError) this.options.onError(error);
-    else console.error(error);
+    else if (!dealtWith) console.error(error);
   }
 }

@@ -57,6 +57,12 @@ export type DialValues<Dials extends DialMap> = {
   readonly [Name in keyof Dials]: Dials[Name] extends Dial<infer Value> ? Value : never;
 };
 
+/** What a dial can be set to: a point is given in any form of one. */
+export type DialSetting<Setting> =
+  Setting extends Dial<infer Value> ? (Value extends Readonly<Place> ? Point : Value) : never;
+/** Settings of dials, by name; those that are left out stay. */
+export type DialSettings<Dials extends DialMap> = { readonly [Name in keyof Dials]?: DialSetting<Dials[Name]> };
+
 const dials = new WeakSet<object>();
 
 function makeDial<Value>(

@@ -105,8 +105,8 @@ export type SketchDefinition<State, Assets extends AssetMap, Dials extends DialM
   paint: (canvas: Canvas, moment: Moment<Assets, Dials>, state: State) => void;
 };
 
-/** A sketch, checked and complete. */
-export interface Sketch {
+/** A sketch, checked and complete. `Dials` are its own dials, so that an editor knows them where it is mounted. */
+export interface Sketch<Dials extends DialMap = DialMap> {
   readonly title: string;
   readonly canvas: {
     readonly width: number;
@@ -123,7 +123,7 @@ export interface Sketch {
   readonly seed: number;
   readonly accept: Readonly<Record<string, string>>;
   readonly assets: AssetMap;
-  readonly dials: DialMap;
+  readonly dials: Dials;
   readonly start: (moment: Moment) => unknown;
   readonly step: ((state: unknown, moment: Moment) => unknown) | undefined;
   readonly paint: (canvas: Canvas, moment: Moment, state: unknown) => void;
@@ -131,7 +131,7 @@ export interface Sketch {
 
 const call = 'defineSketch';
 /** The longest side of a rendering, in pixels. */
-const maxSide = 16384;
+export const maxSide = 16384;
 const sketches = new WeakSet<object>();
 
 /** Whether a value came from `defineSketch`. */
@@ -147,15 +147,15 @@ export function defineSketch<
   State = undefined,
   Assets extends AssetMap = Record<never, never>,
   Dials extends DialMap = Record<never, never>,
->(definition: SketchDefinition<State, Assets, Dials>): Sketch {
+>(definition: SketchDefinition<State, Assets, Dials>): Sketch<Dials> {
   const { canvas, duration, still, repeat, ...given } = sketchOptions.read(call, definition);
-  const sketch: Sketch = {
+  const sketch: Sketch<Dials> = {
     ...given,
     canvas: readCanvas(canvas ?? {}),
     frames: still ? 1 : countFrames(duration, given.frameRate),
     repeat: repeat && !still,
     assets: given.assets ?? {},
-    dials: given.dials ?? {},
+    dials: (given.dials ?? {}) as Dials,
     start: given.start ?? (() => undefined),
     step: given.step,
   };
