@@ -1,3 +1,4 @@
+import { expect } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { chromium, type Browser } from 'playwright-core';
 
@@ -31,4 +32,18 @@ export async function serve(...command: string[]): Promise<{ url: string; proces
     child.on('exit', () => reject(new Error(`${command.join(' ')} ended: ${said}`)));
   });
   return { url, process: child };
+}
+
+/** Reads again and again, until it is what is expected; a failure shows the last reading. */
+export async function comes<Value>(read: () => Promise<Value>, expected: unknown): Promise<void> {
+  const end = Date.now() + 10_000;
+  for (;;) {
+    const value = await read();
+    try {
+      return expect(value).toEqual(expected);
+    } catch (unlike) {
+      if (Date.now() > end) throw unlike;
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  }
 }

@@ -21,6 +21,8 @@ const mountTable = {
    * until `play` is called.
    */
   autoplay: optional(toggle, true),
+  /** Whether there are controls below it: play and pause, the time, full screen, and its dials. */
+  controls: optional(toggle, false),
   /** The seed of its chance; the sketch's own if left out. */
   seed: optional(whole(0)),
   /** The canvas's width, in pixels of density 1; the sketch's own if left out. */
@@ -107,6 +109,8 @@ const PlayerTarget = EventTarget as new () => PlayerTarget;
  * fewer pictures, but steps every frame, so that things move at the same speed everywhere.
  */
 export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
+  /** Comes once there is a picture: true; or once it has failed to be made: false. */
+  readonly ready: Promise<boolean>;
   private surface: { draw(frame: Frame): void } | undefined;
   private readonly clock: LiveClock;
   private readonly run: Run;
@@ -141,7 +145,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   ) {
     super();
     const read = mountOptions.read('mount', options as Options<typeof mountTable>);
-    const { autoplay, seed, width, height, density, fit, dials, input, surface } = read;
+    const { autoplay, controls, seed, width, height, density, fit, dials, input, surface } = read;
     const { view } = this;
     this.asked = density ?? view.devicePixelRatio;
     this.run = new Run(sketch, {
@@ -164,9 +168,10 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
       this.undo.push(whenSized(element, this.onSized));
       this.undo.push(whenDensityChanges(view, this.followScreen));
     }
-    void this.restart();
+    this.ready = this.restart().then(() => this.shown >= 0);
+    if (controls) this.control();
     if (!autoplay) return;
-    if (sketch.frames > 1 && prefersRest(view)) this.rest();
+    if (sketch.frames > 1 && prefersRest(view)) this.rest(!controls);
     else this.play();
   }
 
@@ -288,9 +293,16 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     if (players.get(this.element) === (this as unknown as Player)) players.delete(this.element);
   }
 
-  /** Shows a frame at rest, with a button over it that plays. */
-  private rest(): void {
+  private control(): void {
+    void import('./controls.ts').then(({ showControls }) => {
+      if (!this.stopped) this.undo.push(showControls(this));
+    });
+  }
+
+  /** Shows a frame at rest, where there are no controls with a button over it that plays. */
+  private rest(withButton: boolean): void {
     void this.goTo(frameAtRest(this.sketch));
+    if (!withButton) return;
     void import('./play-button.ts').then(({ playButton }) => {
       if (this.isPlaying || this.stopped) return;
       const hide = playButton(this.element, this.sketch.title, () => this.play());

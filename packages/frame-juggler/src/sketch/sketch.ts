@@ -132,11 +132,12 @@ export interface Sketch<Dials extends DialMap = DialMap> {
 const call = 'defineSketch';
 /** The longest side of a rendering, in pixels. */
 export const maxSide = 16384;
-const sketches = new WeakSet<object>();
+/** Marks what `defineSketch` made: a mark is seen through the proxies that some page libraries put around what they hold. */
+const mark = Symbol('sketch');
 
 /** Whether a value came from `defineSketch`. */
 export function isSketch(value: unknown): value is Sketch {
-  return typeof value === 'object' && value !== null && sketches.has(value);
+  return typeof value === 'object' && value !== null && Reflect.get(value, mark) === true;
 }
 
 /**
@@ -159,15 +160,16 @@ export function defineSketch<
     start: given.start ?? (() => undefined),
     step: given.step,
   };
-  sketches.add(sketch);
-  return sketch;
+  return marked(sketch);
 }
 
 /** A sketch with some of its parts exchanged, for who watches it or runs it otherwise. */
 export function withParts(sketch: Sketch, parts: Partial<Sketch>): Sketch {
-  const other = { ...sketch, ...parts };
-  sketches.add(other);
-  return other;
+  return marked({ ...sketch, ...parts });
+}
+
+function marked<Made extends Sketch>(sketch: Made): Made {
+  return Object.defineProperty(sketch, mark, { value: true });
 }
 
 function countFrames(duration: number | undefined, frameRate: number): number {
