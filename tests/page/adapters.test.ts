@@ -1,13 +1,12 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
-import { createRequire } from 'node:module';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Browser, Page } from 'playwright-core';
 import type { Dial, Sketch } from '../../packages/frame-juggler/src/index.ts';
 import type { mount } from '../../packages/frame-juggler/src/browser/index.ts';
 import type { SketchElement } from '../../packages/frame-juggler/src/browser/element.ts';
-import { comes, launch, serve } from './browser.ts';
+import { comes, faultsOf, launch, serve } from './browser.ts';
 
 /*
  * The lines of docs/page.md for React, Vue and Svelte and the element, built by Vite as a user's own project would be.
@@ -193,17 +192,7 @@ test('an element shows what it holds until there is a picture, has controls that
   const heard = (): Promise<string[]> =>
     page.evaluate(() => [...new Set((globalThis as unknown as { heard: string[] }).heard)]);
   expect(await heard()).toEqual(['frame', 'dial lamp', 'dial swellHeight', 'dial sea', 'dial calm']);
-  const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-  await page.evaluate(axe);
-  const faults = await page.evaluate(async () => {
-    const { axe } = globalThis as unknown as {
-      axe: { run: (on: Document) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
-    };
-    return (await axe.run(document)).violations.map(
-      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`,
-    );
-  });
-  expect(faults).toEqual([]);
+  expect(await faultsOf(page)).toEqual([]);
   await page.evaluate(() => {
     const { element } = globalThis as unknown as { element: SketchElement };
     element.setAttribute('dial-swell', '3');

@@ -1,6 +1,8 @@
 import { expect } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { chromium, type Browser } from 'playwright-core';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { chromium, type Browser, type Page } from 'playwright-core';
 
 /** Debian's Chromium, kept from asking the network for anything. */
 export function launch(): Promise<Browser> {
@@ -46,4 +48,18 @@ export async function comes<Value>(read: () => Promise<Value>, expected: unknown
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
   }
+}
+
+interface Faults {
+  readonly violations: readonly { readonly id: string; readonly nodes: readonly { readonly html: string }[] }[];
+}
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What axe finds hard to use in a page, each with its elements. */
+export async function faultsOf(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  const { violations } = await page.evaluate(() =>
+    (globalThis as unknown as { axe: { run: (on: Document) => Promise<Faults> } }).axe.run(document),
+  );
+  return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`);
 }

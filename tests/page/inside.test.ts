@@ -1,8 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { decode } from 'fast-png';
 import { juggle } from '../helpers.ts';
+import { faultsOf } from './browser.ts';
 import { until, ViewerPage } from './viewer.ts';
 
 /* Looking inside a picture: its items, what lies where, what is hidden and why; and whether everybody can use the page. */
@@ -137,28 +136,15 @@ test('what is seldom meant is said by itself', async () => {
 }); // prettier-ignore
 
 describe('everybody', () => {
-  const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-  const faults = async (): Promise<unknown> => {
-    await viewer.page.evaluate(axe);
-    return viewer.page.evaluate(async () => {
-      interface Result { violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] } // prettier-ignore
-      const { axe: checker } = globalThis as unknown as { axe: { run: () => Promise<Result> } };
-      const { violations } = await checker.run();
-      return violations.map(({ id, nodes }) => [
-        id,
-        nodes.map(({ html, failureSummary }) => [html.slice(0, 120), failureSummary]),
-      ]);
-    });
-  };
   test.each(['light', 'dark'] as const)('can use the page: axe finds nothing in the %s one', async (colorScheme) => {
     await viewer.page.emulateMedia({ colorScheme });
     await viewer.openPart('Aids');
     await viewer.button('Play a part round and round').click();
-    expect(await faults()).toEqual([]);
+    expect(await faultsOf(viewer.page)).toEqual([]);
     await viewer.button('Play a part round and round').click();
     await viewer.page.locator('#drawer h1').click();
     await viewer.page.keyboard.press('?');
-    expect(await faults()).toEqual([]);
+    expect(await faultsOf(viewer.page)).toEqual([]);
     await viewer.page.keyboard.press('Escape');
   });
 

@@ -94,18 +94,25 @@ function dialSetting(text: string, before: [string, string][] = []): [string, st
 /** The options that choose what a run is fed: chance, dials, input. */
 export function addInputOptions(command: Command): Command {
   return command
-    .addOption(new Option('--seed <n>', 'the seed of its chance; new: another each time').argParser(seed))
-    .addOption(new Option('--dial <name=value>', 'turns a dial; may be given again').argParser(dialSetting))
+    .addOption(seedOption())
+    .addOption(dialOption())
     .addOption(new Option('--input <track>', 'plays recorded pointer and keys'));
 }
 
 /** The options that choose a run: its size, what it is fed, and how long it may take. */
 export function addRunOptions(command: Command): Command {
   return addInputOptions(command)
-    .addOption(new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize))
+    .addOption(sizeOption())
     .addOption(new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber))
     .addOption(patienceOption(10));
 }
+
+export const seedOption = (): Option =>
+  new Option('--seed <n>', 'the seed of its chance; new: another each time').argParser(seed);
+export const dialOption = (): Option =>
+  new Option('--dial <name=value>', 'turns a dial; may be given again').argParser(dialSetting);
+export const sizeOption = (): Option =>
+  new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize);
 
 /** @param seconds what holds where nothing is given */
 export const patienceOption = (seconds: number): Option =>

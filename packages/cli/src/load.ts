@@ -9,6 +9,7 @@ import { sketchMark, type EntryPoints, type HookData } from './sketch-hooks.ts';
 export const entryPoints: EntryPoints = {
   'frame-juggler': import.meta.resolve('frame-juggler'),
   'frame-juggler/browser': import.meta.resolve('frame-juggler/browser'),
+  'frame-juggler/element': import.meta.resolve('frame-juggler/element'),
   'frame-juggler/node': import.meta.resolve('frame-juggler/node'),
 };
 

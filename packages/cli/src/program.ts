@@ -6,6 +6,7 @@ import { checkCommand } from './check.ts';
 import { compareCommand } from './compare.ts';
 import { demoCommand } from './demo.ts';
 import { explainCommand } from './explain.ts';
+import { packCommand } from './pack.ts';
 import { playCommand } from './play.ts';
 import { renderCommand } from './render.ts';
 import { stripCommand } from './strip.ts';
@@ -20,7 +21,7 @@ const interrupted = 130;
 
 function program(): Command {
   const juggle = new Command('juggle')
-    .description('Plays, renders, explains, checks and compares frame-based sketches.')
+    .description('Plays, renders, explains, checks, compares and packs frame-based sketches.')
     .version(version, '-V, --version', 'print the version')
     .helpOption('-h, --help', 'print this help')
     .helpCommand('help [command]', 'print the help of a command')
@@ -41,6 +42,7 @@ Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
     explainCommand(),
     checkCommand(),
     compareCommand(),
+    packCommand(),
     workCommand(),
     demoCommand(),
   ];

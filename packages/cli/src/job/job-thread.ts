@@ -12,7 +12,7 @@ import {
   strip,
   type Compared,
 } from 'frame-juggler/node';
-import type { RunArguments } from '../arguments.ts';
+import { handedOn, type RunArguments } from '../arguments.ts';
 import { filesRead, readyToLoad } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
 import { Calls } from '../calls.ts';
@@ -59,6 +59,11 @@ const jobs: { [Name in JobName]: Job<Name> } = {
   async strip({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);
     return strip(sketch, { to: output!, ...settingsOnly(settings), ...options, ...watched });
+  },
+  async pack({ file, run, output, options }) {
+    const { sketch, settings } = await open(file, run);
+    const { packPage } = await import('../pack/pack-page.ts');
+    return packPage(file, sketch, output!, handedOn(settings, ['seed', 'width', 'height', 'dials']), options, watched);
   },
   async explain({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);

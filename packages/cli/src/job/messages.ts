@@ -12,6 +12,7 @@ import type {
 } from 'frame-juggler/node';
 import type { RunArguments } from '../arguments.ts';
 import type { Farm } from '../farm/head.ts';
+import type { Packed, PackOptions } from '../pack/pack-page.ts';
 
 /*
  * What a command and the thread that does its work tell each other. A sketch runs in that thread: whatever it does (a
@@ -22,6 +23,7 @@ import type { Farm } from '../farm/head.ts';
 export interface Jobs {
   render: { options: Partial<RenderOptions> & { readonly farm?: Farm }; facts: Rendered };
   strip: { options: StripOptions; facts: Strip };
+  pack: { options: PackOptions; facts: Packed };
   explain: { options: ExplainOptions; facts: Explained };
   check: { options: CheckOptions; facts: Checkup };
   compare: { options: CompareOptions & ComparedSides; facts: Comparison };

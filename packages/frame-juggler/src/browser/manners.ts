@@ -1,4 +1,3 @@
-import type { Sketch } from '../sketch/sketch.ts';
 import type { Fit } from './picture-box.ts';
 
 /*
@@ -46,9 +45,12 @@ export function whenSized(element: HTMLElement, told: (box: readonly [width: num
   const observer = new ResizeObserver((entries) => {
     const { devicePixelContentBoxSize, contentRect } = entries.at(-1)!;
     const density = view.devicePixelRatio;
-    // Not every browser tells them exactly.
     const [exact] = devicePixelContentBoxSize ?? [];
-    const [width, height] = [exact?.inlineSize ?? contentRect.width * density, exact?.blockSize ?? contentRect.height * density]; // prettier-ignore
+    // Not every browser tells them, and a screen that is only emulated has others than it says.
+    const pixels = (told: number | undefined, length: number): number =>
+      told !== undefined && Math.abs(told - length * density) <= 1 ? told : length * density;
+    const width = pixels(exact?.inlineSize, contentRect.width);
+    const height = pixels(exact?.blockSize, contentRect.height);
     if (width > 0 && height > 0) told([width, height]);
   });
   try {
@@ -77,9 +79,4 @@ export function whenDensityChanges(view: Window, told: () => void): Undo {
 /** Whether the person has asked for little motion: then nothing plays before it is asked to. */
 export function prefersRest(view: Window): boolean {
   return view.matchMedia('(prefers-reduced-motion: reduce)').matches;
-}
-
-/** A frame that is likely to show something of a sketch at rest: the middle of its round, or what is there after two seconds. */
-export function frameAtRest({ frames, frameRate }: Sketch): number {
-  return frames === Infinity ? Math.round(2 * frameRate) : Math.floor(frames / 2);
 }

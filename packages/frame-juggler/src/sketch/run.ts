@@ -7,7 +7,7 @@ import type { Frame } from '../frame/frame.ts';
 import type { hitsLabel } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
-import { loadLettering, neededAtStart } from '../text/lettering.ts';
+import { loadLetteringAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
 import { dialNamed, dialValues } from './dials.ts';
 import { Input, type InputEvent, type InputSource, type Keys, type Pointer } from './input.ts';
@@ -210,7 +210,7 @@ export class Run {
   private async begin(): Promise<void> {
     const { host = noHost, onLoad, input } = this.options;
     const [assets] = await this.call('load', () =>
-      Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadLettering(neededAtStart())]),
+      Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadLetteringAtStart()]),
     );
     this.assets = assets;
     this.at = 0;

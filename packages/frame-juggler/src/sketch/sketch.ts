@@ -172,6 +172,11 @@ function marked<Made extends Sketch>(sketch: Made): Made {
   return Object.defineProperty(sketch, mark, { value: true });
 }
 
+/** A frame that is likely to show something of a sketch at rest: the middle of its round, or what is there after two seconds. */
+export function frameAtRest({ frames, frameRate }: Sketch): number {
+  return frames === Infinity ? Math.round(2 * frameRate) : Math.floor(frames / 2);
+}
+
 function countFrames(duration: number | undefined, frameRate: number): number {
   if (duration === undefined) return Infinity;
   const frames = Math.round(duration * frameRate);

@@ -45,9 +45,9 @@ export function wantFontsAtStart(): void {
   atStart = true;
 }
 
-/** What a run is to load before it starts. */
-export function neededAtStart(): readonly TextNeed[] {
-  return atStart && host === undefined ? allNeeds : [];
+/** Loads what a run is to have before it starts. */
+export async function loadLetteringAtStart(): Promise<void> {
+  if (atStart && host === undefined) await loadLettering(allNeeds);
 }
 
 const isThere = (need: TextNeed): boolean =>

@@ -1,0 +1,177 @@
+import { isBuiltin } from 'node:module';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { stripVTControlCharacters } from 'node:util';
+import { SketchError } from 'frame-juggler';
+import { build, type Plugin } from 'vite';
+import { entryPoints } from '../load.ts';
+
+/** One file of a page. */
+export interface PageFile {
+  readonly name: string;
+  readonly content: string | Uint8Array;
+}
+
+export interface Bundle {
+  /** The script that the page begins with. */
+  readonly entry: string;
+  /** What the page loads at once: the entry and all that it imports outright. */
+  readonly atOnce: readonly string[];
+  readonly files: readonly PageFile[];
+}
+
+/** What the page's script is made from. */
+export interface BundleSetting {
+  /** The sketch file. */
+  readonly file: string;
+  /** What `mount` is given. */
+  readonly options: Readonly<Record<string, unknown>>;
+  /** Everything in one script, files and fonts too. */
+  readonly single: boolean;
+}
+
+/** Builds the script of a page that shows a sketch, with all that it imports, its files and the library. */
+export async function bundle(setting: BundleSetting): Promise<Bundle> {
+  const { file } = setting;
+  const used = { text: false };
+  try {
+    const withoutText = await buildPage(setting, used, false);
+    return used.text ? await buildPage(setting, used, true) : withoutText;
+  } catch (thrown) {
+    throw new SketchError({
+      problem: `${path.basename(file)} could not be packed: ${inOneLine(thrown)}`,
+      expected: 'expected imports of what runs in a browser; a page has no Node',
+    });
+  }
+}
+
+/**
+ * @param used what the sketch's own code turns out to use
+ * @param withText whether fonts are packed, and what sets them
+ */
+async function buildPage(setting: BundleSetting, used: { text: boolean }, withText: boolean): Promise<Bundle> {
+  const { file, options, single } = setting;
+  const sketch = path.resolve(file);
+  const result = await build({
+    root: path.dirname(sketch),
+    configFile: false,
+    envFile: false,
+    publicDir: false,
+    logLevel: 'silent',
+    base: './',
+    resolve: {
+      alias: Object.entries(entryPoints).map(([name, url]) => ({
+        find: new RegExp(`^${name}$`),
+        replacement: fileURLToPath(url),
+      })),
+    },
+    plugins: [entryOf(sketch, options), without(options.surface === 'raster', withText), wordsUsed(used)],
+    build: {
+      write: false,
+      assetsDir: 'files',
+      assetsInlineLimit: single ? Infinity : 0,
+      modulePreload: false,
+      reportCompressedSize: false,
+      chunkSizeWarningLimit: Infinity,
+      rolldownOptions: {
+        input: entryName,
+        output: { entryFileNames: 'files/page-[hash].js', ...(single && { codeSplitting: false }) },
+      },
+    },
+  });
+  return readBundle(result as { output: readonly Output[] });
+}
+
+interface Output {
+  readonly type: 'chunk' | 'asset';
+  readonly fileName: string;
+  readonly isEntry?: boolean;
+  readonly imports?: readonly string[];
+  readonly code?: string;
+  readonly source?: string | Uint8Array;
+}
+
+function readBundle({ output }: { readonly output: readonly Output[] }): Bundle {
+  const entry = output.find(({ isEntry }) => isEntry === true)!;
+  const atOnce = new Set([entry.fileName]);
+  for (const name of atOnce)
+    for (const imported of output.find(({ fileName }) => fileName === name)?.imports ?? []) atOnce.add(imported);
+  return {
+    entry: entry.fileName,
+    atOnce: [...atOnce],
+    files: output.map(({ fileName, code, source }) => ({ name: fileName, content: code ?? source! })),
+  };
+}
+
+const entryName = 'page';
+
+/** The script that is the page's own: it shows the sketch in place of its picture. */
+function entryOf(sketch: string, options: Readonly<Record<string, unknown>>): Plugin {
+  const id = '\0page.js';
+  const code = `import { mount } from 'frame-juggler/browser';
+import sketch from ${JSON.stringify(sketch)};
+const stage = document.getElementById('stage');
+const still = stage.firstElementChild;
+const player = mount(sketch, stage, ${JSON.stringify({ fit: 'contain', ...options })});
+void player.ready.then((isShown) => isShown && still.remove());
+`;
+  return {
+    name: 'juggle-entry',
+    enforce: 'pre',
+    resolveId(source, importer) {
+      if (source === entryName) return id;
+      // A bundler would put nothing in its place, which fails in the page alone.
+      if (isBuiltin(source))
+        throw new Error(`${importer === undefined ? 'it' : path.basename(importer)} imports ${source}`);
+      return undefined;
+    },
+    load: (asked) => (asked === id ? code : undefined),
+  };
+}
+
+const library = path.dirname(fileURLToPath(entryPoints['frame-juggler'])) + path.sep;
+/** What of the library is for text alone. */
+const partsOfText = new Set([
+  'text/generated/regular.js',
+  'text/generated/bold.js',
+  'text/font-package.js',
+  'text/read-font.js',
+  'text/layout.js',
+  'text/bidi-package.js',
+  'text/line-break-package.js',
+]);
+/** Code that sets text has one of these words. */
+const wordsOfText = /\b(?:text|grid|measureText|textOutline|boundsOf|font)\b/;
+
+/** Leaves out of the page what its sketch does not ask for, which would lie there for nothing. */
+function without(hasRaster: boolean, hasText: boolean): Plugin {
+  const leftOut = (part: string): boolean =>
+    (!hasRaster && part === 'browser/exact-surface.js') || (!hasText && partsOfText.has(part));
+  return {
+    name: 'juggle-without',
+    transform(code, id) {
+      const part = id.slice(library.length).split(path.sep).join('/');
+      if (!id.startsWith(library) || !leftOut(part)) return undefined;
+      const names = [...code.matchAll(/export (?:const|class|(?:async )?function) (\w+)/g)].map(([, name]) => name);
+      return `${names.map((name) => `export const ${name} = undefined;`).join('\n')}
+throw new Error('This page was packed without ${part}: the sketch did not seem to use it.');`;
+    },
+  };
+}
+
+/** Notes what code that is not the library's uses. */
+function wordsUsed(used: { text: boolean }): Plugin {
+  return {
+    name: 'juggle-words',
+    transform(code, id) {
+      if (!id.startsWith(library) && wordsOfText.test(code)) used.text = true;
+    },
+  };
+}
+
+/** What a bundler says, of which the first line tells what is wrong. */
+function inOneLine(thrown: unknown): string {
+  const text = stripVTControlCharacters(thrown instanceof Error ? thrown.message : String(thrown));
+  const lines = text.split('\n').map((line) => line.replace(/^(?:\[[^\]]*\]|Error:|\s)*/, ''));
+  return lines.find((line) => line !== '' && !line.startsWith('Build failed')) ?? 'the bundler failed';
+}
