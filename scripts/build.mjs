@@ -10,6 +10,7 @@ const cli = 'packages/cli';
 /** The files that speak to packages of many files, or of another module system: each is packed together with its own. */
 const packed = [
   'text/font-package.js',
+  'text/brotli-package.js',
   'text/bidi-package.js',
   'text/line-break-package.js',
   'sketch/decode-picture.js',
@@ -46,6 +47,9 @@ for (const file of packed) {
           onResolve({ filter: /^\./ }, ({ path: to, importer }) =>
             importer === entry ? { path: to, external: true } : undefined,
           );
+          // The font package takes what it is given: see brotli.ts.
+          if (file === 'text/font-package.js')
+            onResolve({ filter: /^brotli\/decompress\.js$/ }, () => ({ path: './brotli.js', external: true }));
         },
       },
     ],

@@ -7,6 +7,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, BrowserContextOptions, Page } from 'playwright-core';
+import subsetFont from 'subset-font';
 import { comes, faultsOf, launch } from './browser.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-pack-'));
@@ -20,6 +21,15 @@ export default defineSketch({
   paint: (canvas, { dials, progress }) => canvas.circle({ at: [100 + 100 * progress, 90], radius: dials.size, fill: '#d5603f', label: 'buoy' }),
 });`; // prettier-ignore
 
+const lettering = `import { asset, defineSketch } from 'frame-juggler';
+export default defineSketch({
+  canvas: { width: 200, height: 100 }, still: true, assets: { bold: asset.font(new URL('./bold.woff2', import.meta.url)) },
+  paint(canvas, { assets }) {
+    canvas.text('Quay', { at: [100, 30], font: assets.bold, size: 40 });
+    canvas.text('Łódź', { at: [100, 75], size: 40, weight: 'bold' });
+  },
+});`; // prettier-ignore
+
 let browser: Browser;
 let server: Server;
 let address: string;
@@ -28,6 +38,10 @@ beforeAll(async () => {
   pack('buoy.js', '-o', 'public/some/where', '-q');
   pack('buoy.js', '-o', 'buoy.html', '--single', '--controls', '--dial', 'size=40', '-q');
   pack(path.resolve('examples/signal-flags/flags.ts'), '-o', 'public/flags', '-q');
+  const ttf = readFileSync('node_modules/@expo-google-fonts/source-sans-3/700Bold/SourceSans3_700Bold.ttf');
+  writeFileSync(path.join(folder, 'bold.woff2'), await subsetFont(ttf, 'Quay', { targetFormat: 'woff2' }));
+  writeFileSync(path.join(folder, 'lettering.js'), lettering);
+  pack('lettering.js', '-o', 'public/lettering', '-q');
   pack(path.resolve('examples/harbor-chart/chart.ts'), '-o', 'chart.html', '-q');
   const types: Record<string, string> = { html: 'text/html', js: 'text/javascript', css: 'text/css', png: 'image/png' };
   // Nothing but what the page's own server has, and nothing written into the page.
@@ -96,6 +110,20 @@ test('pictures, text and data come along', async () => {
   expect(chart.loaded).toEqual(['chart.html']);
 });
 
+test('Latin letters come without the others, and what a WOFF2 file needs comes where there is one', async () => {
+  const { page, said, loaded } = await open(`${address}/lettering/`);
+  await comes(() => shown(page), true);
+  expect(said).toEqual([]);
+  expect(loaded).toEqual(expect.arrayContaining(['brotli-package.js', 'bold-latin.js']));
+  expect(loaded.filter((name) => /^(?:bold|regular)\.js|regular-latin/.test(name))).toEqual([]);
+  const rows = await page.$eval('canvas', (element) => {
+    const { width, height } = element;
+    const { data } = element.getContext('2d')!.getImageData(0, 0, width, height);
+    return [0, 1].map((half) => data.slice((half * data.length) / 2, ((half + 1) * data.length) / 2).filter((value) => value < 100).length > 900); // prettier-ignore
+  });
+  expect(rows).toEqual([true, true]);
+});
+
 test('one file opens from disk, with its dials as they were turned and as they are', async () => {
   const { page, said, loaded } = await open(`file://${path.join(folder, 'buoy.html')}`);
   await comes(() => shown(page), true);
@@ -153,5 +181,14 @@ test('it writes over its own pages only, tells what it made, and refuses what no
   expect(refused('node.js', '-o', 'no')).toContain('node.js imports node:fs');
   expect(refused('buoy.js', '-o', 'no', '--dial', 'sise=3')).toContain('did you mean "size"');
   expect(refused('buoy.js', '-o', 'no', '--address', 'quay')).toContain('Expected an address');
-  expect(readdirSync(folder).sort()).toEqual(['buoy.html', 'buoy.js', 'chart.html', 'mine', 'node.js', 'public']);
+  expect(readdirSync(folder).sort()).toEqual([
+    'bold.woff2',
+    'buoy.html',
+    'buoy.js',
+    'chart.html',
+    'lettering.js',
+    'mine',
+    'node.js',
+    'public',
+  ]);
 });

@@ -134,6 +134,9 @@ const library = path.dirname(fileURLToPath(entryPoints['frame-juggler'])) + path
 const partsOfText = new Set([
   'text/generated/regular.js',
   'text/generated/bold.js',
+  'text/generated/regular-latin.js',
+  'text/generated/bold-latin.js',
+  'text/brotli-package.js',
   'text/font-package.js',
   'text/read-font.js',
   'text/layout.js',

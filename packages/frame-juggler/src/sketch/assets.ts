@@ -74,7 +74,7 @@ export const asset = {
     return {
       url,
       maxBytes: maxBytes.font,
-      decode: async (bytes) => (await fontReader())(name, bytes),
+      decode: async (bytes) => (await fontReader(bytes))(name, bytes),
       copy: same,
     };
   },

@@ -1,8 +1,9 @@
 import { SketchError } from '../error.ts';
+import { useBrotli } from './brotli.ts';
 import type { BidiFactory } from './directions.ts';
 import type { Font, OwnWeight } from './font.ts';
 import type { layOut, Means } from './layout.ts';
-import { allNeeds, type TextNeed } from './needs.ts';
+import { allNeeds, weightOf, type OwnFont, type TextNeed } from './needs.ts';
 import type { OpenFont } from './read-font.ts';
 
 /*
@@ -22,12 +23,14 @@ export interface LetteringHost {
 }
 
 interface Loaded {
+  /** The fonts as far as they are there: those with Latin letters only are exchanged for whole ones. */
   readonly fonts: Map<OwnWeight, Font>;
+  readonly whole: Set<OwnWeight>;
   breaks?: Means['breaks'];
   directions?: Means['directions'];
 }
 
-const loaded: Loaded = { fonts: new Map() };
+const loaded: Loaded = { fonts: new Map(), whole: new Set() };
 let setter: typeof layOut | undefined;
 let host: LetteringHost | undefined;
 let atStart = false;
@@ -50,8 +53,26 @@ export async function loadLetteringAtStart(): Promise<void> {
   if (atStart && host === undefined) await loadLettering(allNeeds);
 }
 
-const isThere = (need: TextNeed): boolean =>
-  need === 'breaks' || need === 'directions' ? loaded[need] !== undefined : loaded.fonts.has(need);
+/** What the package of each of the library's own fonts is. */
+const ownFonts: { readonly [Name in OwnFont]: () => Promise<{ readonly packed: string }> } = {
+  regular: () => import('./generated/regular.ts'),
+  bold: () => import('./generated/bold.ts'),
+  'regular-latin': () => import('./generated/regular-latin.ts'),
+  'bold-latin': () => import('./generated/bold-latin.ts'),
+};
+
+function isThere(need: TextNeed): boolean {
+  if (need === 'breaks' || need === 'directions') return loaded[need] !== undefined;
+  return (need.endsWith('-latin') ? loaded.fonts : loaded.whole).has(weightOf(need));
+}
+
+/** Puts a font where texts find it, unless the whole one is there. */
+function put(need: OwnFont, font: Font): void {
+  const weight = weightOf(need);
+  if (loaded.whole.has(weight)) return;
+  if (need === weight) loaded.whole.add(weight);
+  loaded.fonts.set(weight, font);
+}
 
 /** What sets text, and what it sets it with. @throws SketchError where that is not loaded */
 export function lettering(needs: Iterable<TextNeed>): { layOut: typeof layOut; means: Means } {
@@ -60,7 +81,7 @@ export function lettering(needs: Iterable<TextNeed>): { layOut: typeof layOut; m
     for (const need of lacking)
       if (need === 'breaks') loaded.breaks = host.breaks();
       else if (need === 'directions') loaded.directions = host.directions();
-      else loaded.fonts.set(need, host.readFont(nameOf(need), host.ownFont(need)));
+      else put(weightOf(need), host.readFont(nameOf(weightOf(need)), host.ownFont(weightOf(need))));
   else if (setter === undefined || lacking.length > 0)
     throw new SketchError({ problem: 'text was set before its font was loaded', expected: 'await loadFonts() before' });
   return { layOut: setter!, means: loaded };
@@ -92,16 +113,20 @@ async function load(need: TextNeed): Promise<void> {
     const [{ unpack }, readFont, { packed }] = await Promise.all([
       import('./read-font.ts'),
       fontReader(),
-      need === 'bold' ? import('./generated/bold.ts') : import('./generated/regular.ts'),
+      ownFonts[need](),
     ]);
-    const font = readFont(nameOf(need), await unpack(packed));
-    if (!loaded.fonts.has(need)) loaded.fonts.set(need, font);
+    put(need, readFont(nameOf(weightOf(need)), await unpack(packed)));
   }
 }
 
-/** What reads a font's file; it is loaded where it is not there. */
-export async function fontReader(): Promise<LetteringHost['readFont']> {
+/** How a file in WOFF2 begins. */
+const woff2 = [...'wOF2'].map((letter) => letter.charCodeAt(0));
+
+/** What reads a font's file; it is loaded where it is not there, and so is what a file in WOFF2 needs. */
+export async function fontReader(bytes?: Uint8Array): Promise<LetteringHost['readFont']> {
   if (host !== undefined) return host.readFont;
+  if (bytes !== undefined && woff2.every((code, i) => bytes[i] === code))
+    useBrotli((await import('./brotli-package.ts')).decompress);
   const [{ readFont }, { openFont }] = await Promise.all([import('./read-font.ts'), import('./font-package.ts')]);
   return (name, bytes) => readFont(name, bytes, openFont as OpenFont);
 }

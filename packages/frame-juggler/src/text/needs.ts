@@ -1,10 +1,19 @@
 import { runsRightToLeft } from './directions.ts';
 import type { OwnWeight } from './font.ts';
+import { latin } from './generated/latin.ts';
 import { breaksElsewhere } from './line-breaks.ts';
 import { ownWeight, type TextStyle } from './style.ts';
 
-/** What is loaded to set text: the library's own fonts, and rules that are large and that few texts need. */
-export type TextNeed = OwnWeight | 'breaks' | 'directions';
+/** The library's own fonts: whole, or their Latin letters, which set Latin text alike and are a quarter of the size. */
+export type OwnFont = OwnWeight | `${OwnWeight}-latin`;
+
+/** What is loaded to set text: fonts, and rules that are large and that few texts need. */
+export type TextNeed = OwnFont | 'breaks' | 'directions';
+
+/** The weight of one of the library's own fonts. */
+export function weightOf(font: OwnFont): OwnWeight {
+  return font.split('-')[0] as OwnWeight;
+}
 
 export const allNeeds: readonly TextNeed[] = ['regular', 'bold', 'breaks', 'directions'];
 
@@ -12,7 +21,7 @@ export const allNeeds: readonly TextNeed[] = ['regular', 'bold', 'breaks', 'dire
 export function needsOf(string: string, style: TextStyle, maxWidth: number | undefined): TextNeed[] {
   const needs: TextNeed[] = [];
   const weight = ownWeight(style);
-  if (weight !== undefined) needs.push(weight);
+  if (weight !== undefined) needs.push(latin.test(string) ? `${weight}-latin` : weight);
   if (maxWidth !== undefined && breaksElsewhere(string)) needs.push('breaks');
   if (runsRightToLeft(string)) needs.push('directions');
   return needs;

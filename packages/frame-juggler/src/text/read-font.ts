@@ -63,7 +63,9 @@ function open(bytes: Uint8Array, openFont: OpenFont): OpenedFont {
     const layers = takeLayers(font as unknown as Tables);
     const em = font.unitsPerEm;
     // Measured, as what files say of it is often a little off.
-    const capHeight = (font.layout('H').bbox.maxY || font.capHeight) / em;
+    const { maxY } = font.layout('H').bbox;
+    // A part of a font may be without that letter.
+    const capHeight = (Number.isFinite(maxY) && maxY > 0 ? maxY : font.capHeight) / em;
     if (!(em > 0) || !Number.isFinite(capHeight)) throw new Error('its measures are no numbers');
     return { font, em, capHeight, layers, shapes: new Map() };
   } catch (cause) {
