@@ -11,7 +11,7 @@ let session: CDPSession;
 let site: Awaited<ReturnType<typeof serve>>;
 
 beforeAll(async () => {
-  site = await serve('node_modules/vite/bin/vite.js', 'examples/page');
+  site = await serve('node_modules/vite/bin/vite.js', 'examples/gallery');
   browser = await launch();
 }, 60_000);
 afterAll(async () => {
@@ -24,6 +24,7 @@ interface Bench {
   readonly mount: typeof BrowserLibrary.mount;
   readonly buoy: Library.Sketch;
   readonly keyed: Library.Sketch;
+  readonly slow: Library.Sketch;
   readonly pointing: Library.Sketch;
   readonly painted: { count: number };
   readonly pointed: { at: number[] };
@@ -46,9 +47,16 @@ beforeEach(async () => {
       },
     }); // prettier-ignore
     const keyed = defineSketch({ paint: (canvas, { keys }) => void (keys.down('ArrowDown') && canvas.dot({ at: [9, 9] })) }); // prettier-ignore
+    const slow = defineSketch({
+      carry: 0.9,
+      paint() {
+        painted.count++;
+        for (const end = performance.now() + 5; performance.now() < end;);
+      },
+    });
     const pointed = { at: [] as number[] };
     const pointing = defineSketch({ canvas: { width: 200, height: 100 }, paint: (_, { pointer }) => void (pointed.at = [pointer.x, pointer.y]) }); // prettier-ignore
-    Object.assign(globalThis, { bench: { mount, buoy, keyed, pointing, painted, pointed } satisfies Bench });
+    Object.assign(globalThis, { bench: { mount, buoy, keyed, pointing, slow, painted, pointed } satisfies Bench });
     document.body.innerHTML = '';
     document.documentElement.style.height = '3000px';
   }, path.resolve('packages/frame-juggler/dist'));
@@ -289,6 +297,34 @@ describe('a mounted sketch', () => {
     await page.waitForFunction(() => document.fullscreenElement === null);
     await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.stop());
     expect(await page.innerHTML('div')).toBe('');
+  });
+
+  test('leaves the page awake on a long way, and ends it when it is stopped', async () => {
+    await scene('<div></div>');
+    const seen = await page.evaluate(async () => {
+      const { mount, slow, painted } = (globalThis as unknown as { bench: Bench }).bench;
+      const player = mount(slow, 'div', { autoplay: false });
+      await player.ready;
+      let longest = 0;
+      let last = performance.now();
+      const timer = setInterval(() => {
+        longest = Math.max(longest, performance.now() - last);
+        last = performance.now();
+      });
+      await player.goTo(150);
+      const way = [longest, painted.count];
+      void player.goTo(4000);
+      await new Promise((resolve) => setTimeout(resolve, 200));
+      player.stop();
+      const { count } = painted;
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      clearInterval(timer);
+      return { longest: way[0], painted: way[1], after: painted.count - count };
+    });
+    expect(seen.painted).toBe(151);
+    // Each picture takes five milliseconds.
+    expect(seen.longest).toBeLessThan(300);
+    expect(seen.after).toBeLessThan(5);
   });
 
   test('of twelve on a page, those off the screen paint nothing, and all that play are in step', async () => {

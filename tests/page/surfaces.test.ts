@@ -19,7 +19,7 @@ let page: Page;
 let site: Awaited<ReturnType<typeof serve>>;
 
 beforeAll(async () => {
-  site = await serve('node_modules/vite/bin/vite.js', 'examples/page');
+  site = await serve('node_modules/vite/bin/vite.js', 'examples/gallery');
   browser = await launch();
   page = await browser.newPage();
   // Any page of that server will do, as modules are imported from it by hand.

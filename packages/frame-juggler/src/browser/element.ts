@@ -113,7 +113,9 @@ export class SketchElement extends Base {
       if (sketch === undefined || round !== this.round) return;
       this.show(sketch);
     } catch (thrown) {
-      if (round === this.round) this.failed(asSketchError(thrown));
+      if (round !== this.round) return;
+      this.end();
+      this.failed(asSketchError(thrown));
     }
   }
 
@@ -141,10 +143,10 @@ export class SketchElement extends Base {
     // Until there is a picture, what the element holds is seen.
     place.className = 'place early';
     const slot = this.ownerDocument.createElement('slot');
+    root.replaceChildren(place, slot);
     const player = mount(sketch, place, this.options(sketch.dials));
     this.held = player;
     for (const type of events) player.addEventListener(type, (event) => this.passOn(event));
-    root.replaceChildren(place, slot);
     void player.ready.then((isShown) => {
       if (!isShown) return;
       place.className = 'place';

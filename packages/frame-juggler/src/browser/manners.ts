@@ -10,7 +10,12 @@ type Undo = () => void;
 const marks = ['role', 'aria-label', 'aria-description', 'style', 'tabindex', 'width', 'height'];
 
 /** Gives a canvas a role and a name, where it has none, and its size in the page, which is the same at any density. */
-export function dress(element: HTMLCanvasElement, title: string, width: number, fit: Fit): Undo {
+export function dress(
+  element: HTMLCanvasElement,
+  title: string,
+  { width, height }: { readonly width: number; readonly height: number },
+  fit: Fit,
+): Undo {
   const before = marks.map((name) => [name, element.getAttribute(name)] as const);
   if (!element.hasAttribute('role')) element.setAttribute('role', 'img');
   if (!element.hasAttribute('aria-label') && !element.hasAttribute('aria-labelledby'))
@@ -18,6 +23,8 @@ export function dress(element: HTMLCanvasElement, title: string, width: number, 
   if (fit !== 'none') Object.assign(element.style, { display: 'block', width: '100%', height: '100%', objectFit: fit });
   // Without a size by style, it would grow with its pixels.
   else if (!hasOwnSize(element)) element.style.width = `${width}px`;
+  // Its pixels are whole numbers, whose proportions are a little off: its size is not to follow them.
+  if (!/^\d/.test(getComputedStyle(element).aspectRatio)) element.style.aspectRatio = `${width} / ${height}`;
   return () => {
     for (const [name, value] of before)
       if (value === null) element.removeAttribute(name);
@@ -39,7 +46,10 @@ export function whenSeen(element: HTMLCanvasElement, told: (seen: boolean) => vo
   return () => observer.disconnect();
 }
 
-/** Tells how many of the screen's pixels an element has inside its padding, at first and whenever that changes. */
+/**
+ * Tells an element's size inside its padding, in pixels of the page, at first and whenever that changes: as the screen has
+ * it, in whole pixels of its own.
+ */
 export function whenSized(element: HTMLElement, told: (box: readonly [width: number, height: number]) => void): Undo {
   const view = element.ownerDocument.defaultView!;
   const observer = new ResizeObserver((entries) => {
@@ -51,7 +61,7 @@ export function whenSized(element: HTMLElement, told: (box: readonly [width: num
       told !== undefined && Math.abs(told - length * density) <= 1 ? told : length * density;
     const width = pixels(exact?.inlineSize, contentRect.width);
     const height = pixels(exact?.blockSize, contentRect.height);
-    if (width > 0 && height > 0) told([width, height]);
+    if (width > 0 && height > 0) told([width / density, height / density]);
   });
   try {
     observer.observe(element, { box: 'device-pixel-content-box' });

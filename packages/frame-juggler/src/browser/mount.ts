@@ -27,9 +27,14 @@ export function mount<Dials extends DialMap>(
   const element = found.ownerDocument.createElement('canvas');
   element.style.height = 'auto';
   element.style.maxWidth = '100%';
-  const player = new MountedPlayer(sketch, element, options);
+  // How large it will be is known once it is there.
   found.append(element);
-  return player;
+  try {
+    return new MountedPlayer(sketch, element, options);
+  } catch (error) {
+    element.remove();
+    throw error;
+  }
 }
 
 /** A player on an element that was made for it. */

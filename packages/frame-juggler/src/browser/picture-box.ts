@@ -19,16 +19,33 @@ export interface PictureBox {
   readonly height: number;
 }
 
+/** An element's box inside its padding; without a size where it is not shown. */
+export function contentBox(element: HTMLElement): PictureBox {
+  const style = getComputedStyle(element);
+  const sum = (names: readonly string[]): number =>
+    names.reduce((all, name) => all + parseFloat(style.getPropertyValue(name)), 0);
+  const isWhole = style.boxSizing === 'border-box';
+  const inside = (side: string, ends: readonly [string, string]): number => {
+    const around = ends.flatMap((end) => [`padding-${end}`, `border-${end}-width`]);
+    return Math.max(0, parseFloat(side) - (isWhole ? sum(around) : 0)) || 0;
+  };
+  return {
+    left: sum(['padding-left']),
+    top: sum(['padding-top']),
+    width: inside(style.width, ['left', 'right']),
+    height: inside(style.height, ['top', 'bottom']),
+  };
+}
+
 /** Where on a canvas element its picture lies: within its padding, and as `object-fit` and `object-position` have it. */
 export function pictureBox(element: HTMLCanvasElement): PictureBox {
   const style = getComputedStyle(element);
-  const [left, right] = [parseFloat(style.paddingLeft), parseFloat(style.paddingRight)];
-  const [top, bottom] = [parseFloat(style.paddingTop), parseFloat(style.paddingBottom)];
-  const [boxWidth, boxHeight] = [element.clientWidth - left - right, element.clientHeight - top - bottom];
-  const [x, y] = factors[style.objectFit as Fit](boxWidth / element.width, boxHeight / element.height);
+  const box = contentBox(element);
+  const [x, y] = factors[style.objectFit as Fit](box.width / element.width, box.height / element.height);
   const [width, height] = [x * element.width, y * element.height];
   const [along, down] = style.objectPosition.split(' ');
-  return { left: left + offset(along, boxWidth - width), top: top + offset(down, boxHeight - height), width, height };
+  const left = box.left + offset(along, box.width - width);
+  return { left, top: box.top + offset(down, box.height - height), width, height };
 }
 
 /** A part of `object-position`: a share of the room that is left, or a length. */

@@ -12,7 +12,7 @@ import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
 import { dress, prefersRest, whenDensityChanges, whenSeen, whenSized } from './manners.ts';
 import { pageHost } from './page-host.ts';
 import { PageInput } from './page-input.ts';
-import { sharpDensity, type Fit } from './picture-box.ts';
+import { contentBox, sharpDensity, type Fit } from './picture-box.ts';
 import { onTick } from './ticks.ts';
 
 const mountTable = {
@@ -74,6 +74,9 @@ export type MountOptions<Dials extends DialMap = DialMap> = Omit<
 };
 const mountOptions = schemaOf(mountTable, '{ autoplay: false }');
 
+/** On a long way the page gets a breath after so many milliseconds. */
+const longestHold = 12;
+
 /** The player of each canvas. */
 const players = new WeakMap<HTMLCanvasElement, Player>();
 
@@ -126,6 +129,8 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   private box: readonly [width: number, height: number] | undefined;
   private settling: ReturnType<typeof setTimeout> | undefined;
   private hidePlayButton: (() => void) | undefined;
+  /** Since when the page has been kept from all else. */
+  private heldSince = 0;
   private describing = false;
   private describedAt = -Infinity;
   private stopped = false;
@@ -153,19 +158,22 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
       density: this.asked,
       input: () => input?.(this.page) ?? this.page,
       onLoad: this.onLoad,
+      between: this.breathe,
       host: pageHost,
     });
     if (surface === 'canvas2d') this.surface = new Canvas2dSurface(element);
     // Of two players on one canvas neither would show what it should.
     players.get(element)?.stop();
     players.set(element, this as unknown as Player);
-    this.undo.push(dress(element, sketch.title, this.run.width, fit));
+    this.undo.push(dress(element, sketch.title, this.run, fit));
     this.clock = new LiveClock(sketch.frameRate);
     this.page = new PageInput(element, this.run);
     element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
     this.undo.push(whenSeen(element, this.onSeen));
     if (density === undefined) {
-      this.undo.push(whenSized(element, this.onSized));
+      const box = contentBox(element);
+      if (box.width > 0) this.followSize([box.width, box.height]);
+      this.undo.push(whenSized(element, this.followSize));
       this.undo.push(whenDensityChanges(view, this.followScreen));
     }
     this.ready = this.restart().then(() => this.shown >= 0);
@@ -245,7 +253,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
       // Of many that come while one is drawn, the last counts.
       if (this.run.density === this.asked) return;
       this.run.density = this.asked;
-      await this.refresh();
+      if (this.run.frame >= 0) await this.refresh();
     });
   }
 
@@ -313,9 +321,9 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     });
   }
 
-  private readonly onSized = ([width, height]: readonly [number, number]): void => {
-    const { devicePixelRatio } = this.view;
-    this.box = [width / devicePixelRatio, height / devicePixelRatio];
+  /** @param box its size inside its padding, in pixels of the page */
+  private readonly followSize = (box: readonly [width: number, height: number]): void => {
+    this.box = box;
     this.followScreen();
   };
 
@@ -327,11 +335,12 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     const screen = [Math.round(box[0] * devicePixelRatio), Math.round(box[1] * devicePixelRatio)] as const;
     const fit = getComputedStyle(element).objectFit as Fit;
     const density = Math.min(sharpDensity(fit, screen, [run.width, run.height]), maxSide / Math.max(run.width, run.height)); // prettier-ignore
-    if (density === this.asked) return;
+    const sides = [run.width, run.height].map((side) => Math.round(side * density));
+    if (sides.every((side, i) => side === Math.round([run.width, run.height][i] * this.asked))) return;
     this.asked = density;
     if (fit === 'contain' || fit === 'cover') {
       // Half a pixel to the side, all would be blurred.
-      const start = [run.width, run.height].map((side, i) => Math.floor((screen[i] - Math.round(side * density)) / 2));
+      const start = sides.map((side, i) => Math.trunc((screen[i] - side) / 2));
       element.style.objectPosition = start.map((pixels) => `${pixels / devicePixelRatio}px`).join(' ');
     }
     clearTimeout(this.settling);
@@ -407,6 +416,18 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     this.dispatchEvent(new Event('frame'));
   }
 
+  /** Lets the page answer, where a long way has kept it from that. Whoever stops, stops on the way too. */
+  private readonly breathe = (): Promise<void> | undefined => {
+    if (this.stopped) throw new SketchError({ problem: 'the player was stopped' });
+    if (performance.now() - this.heldSince < longestHold) return undefined;
+    return new Promise((resolve) =>
+      setTimeout(() => {
+        this.heldSince = performance.now();
+        resolve();
+      }),
+    );
+  };
+
   private readonly onLoad: LoadListener = (done, total, name) => {
     this.options.onLoad?.(done, total, name);
     this.tell('load', { done, total, name });
@@ -437,9 +458,10 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     this.waiting++;
     this.work = this.work.then(async () => {
       try {
+        this.heldSince = performance.now();
         if (!this.stopped) await job();
       } catch (thrown) {
-        this.failed(asSketchError(thrown));
+        if (!this.stopped) this.failed(asSketchError(thrown));
       } finally {
         this.waiting--;
       }
