@@ -61,6 +61,20 @@ export const works: readonly Work[] = [
     source: () => import('../bunting/bunting.ts?raw'),
   },
   {
+    name: 'dusk',
+    title: 'Buoy at dusk',
+    words: 'What `juggle new` begins with: a loop, two dials.',
+    load: () => import('../start/animated/sketch.ts'),
+    source: () => import('../start/animated/sketch.ts?raw'),
+  },
+  {
+    name: 'tiles',
+    title: 'Tiles for a harbor wall',
+    words: 'One picture, another for each seed.',
+    load: () => import('../start/still/sketch.ts'),
+    source: () => import('../start/still/sketch.ts?raw'),
+  },
+  {
     name: 'tide',
     title: 'The tide of a day',
     words: 'Data, in units of its own, with y upwards.',

@@ -68,4 +68,9 @@ test('the command works where it is installed: it renders, and has its demo', ()
   expect(inFolder('npx', '--no-install', 'juggle', 'render', 'buoy.ts', '-o', 'buoy.png')).toMatch(/^Wrote buoy\.png/);
   expect(existsSync(path.join(folder.path, 'buoy.png'))).toBe(true);
   expect(inFolder('npx', '--no-install', 'juggle', 'demo')).toMatch(/^Wrote out\/pellan-quay\.png/);
+  // What was installed is named by its version.
+  expect(inFolder('npx', '--no-install', 'juggle', 'new', 'quay', '--page')).toMatch(/^Made quay/);
+  const { dependencies, devDependencies } = JSON.parse(readFileSync(path.join(folder.path, 'quay/package.json'), 'utf8')) as Record<string, Record<string, string>>; // prettier-ignore
+  for (const version of Object.values({ ...dependencies, ...devDependencies }))
+    expect(version).toMatch(/^\d+\.\d+\.\d+$/);
 }, 240_000);

@@ -6,10 +6,12 @@ import { checkCommand } from './check.ts';
 import { compareCommand } from './compare.ts';
 import { demoCommand } from './demo.ts';
 import { explainCommand } from './explain.ts';
+import { newCommand } from './new.ts';
 import { packCommand } from './pack.ts';
 import { playCommand } from './play.ts';
 import { renderCommand } from './render.ts';
 import { stripCommand } from './strip.ts';
+import { typesCommand } from './types.ts';
 import { workCommand } from './work.ts';
 
 const { version } = createRequire(import.meta.url)('@frame-juggler/cli/package.json') as { version: string };
@@ -36,6 +38,7 @@ Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
   // Subcommands take these over as they are added.
   juggle.exitOverride().configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'juggle: ')) });
   const commands = [
+    newCommand(),
     playCommand(),
     renderCommand(),
     stripCommand(),
@@ -43,6 +46,7 @@ Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
     checkCommand(),
     compareCommand(),
     packCommand(),
+    typesCommand(),
     workCommand(),
     demoCommand(),
   ];

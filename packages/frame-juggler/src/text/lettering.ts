@@ -1,8 +1,9 @@
 import { SketchError } from '../error.ts';
 import { useBrotli } from './brotli.ts';
-import type { BidiFactory } from './directions.ts';
+import { directionsBy, type BidiFactory } from './directions.ts';
 import type { Font, OwnWeight } from './font.ts';
 import type { layOut, Means } from './layout.ts';
+import { lineBreaksBy } from './line-breaks.ts';
 import { allNeeds, weightOf, type OwnFont, type TextNeed } from './needs.ts';
 import type { OpenFont } from './read-font.ts';
 
@@ -104,10 +105,10 @@ export async function loadLettering(needs: Iterable<TextNeed>): Promise<void> {
 
 async function load(need: TextNeed): Promise<void> {
   if (need === 'breaks') {
-    const [{ lineBreaksBy }, { LineBreaker }] = await Promise.all([import('./line-breaks.ts'), import('./line-break-package.ts')]); // prettier-ignore
+    const { LineBreaker } = await import('./line-break-package.ts');
     loaded.breaks ??= lineBreaksBy(LineBreaker);
   } else if (need === 'directions') {
-    const [{ directionsBy }, { bidiFactory }] = await Promise.all([import('./directions.ts'), import('./bidi-package.ts')]); // prettier-ignore
+    const { bidiFactory } = await import('./bidi-package.ts');
     loaded.directions ??= directionsBy(bidiFactory as unknown as BidiFactory);
   } else {
     const [{ unpack }, readFont, { packed }] = await Promise.all([

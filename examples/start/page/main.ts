@@ -1,0 +1,4 @@
+import { mount } from 'frame-juggler/browser';
+import sketch from './sketch.ts';
+
+mount(sketch, '#stage', { fit: 'contain', controls: true });

@@ -1,0 +1,38 @@
+import { existsSync } from 'node:fs';
+import { writeFile } from 'node:fs/promises';
+import path from 'node:path';
+import { Command } from 'commander';
+import { SketchError } from 'frame-juggler';
+import { describe } from 'frame-juggler/node';
+import { compilerOptions, libraryPaths } from './editor-types.ts';
+
+export function typesCommand(): Command {
+  return new Command('types')
+    .description("Gives a folder of sketches types for the editor: the running tool's own.")
+    .argument('[folder]', 'the folder; the one at hand if left out', '.')
+    .addHelpText(
+      'after',
+      '\nIt writes tsconfig.json, where there is none. A project that `juggle new` made has them already.',
+    )
+    .action(async (folder: string) => {
+      const file = path.join(folder, 'tsconfig.json');
+      const settings = {
+        compilerOptions: { ...compilerOptions, paths: libraryPaths() },
+        include: ['**/*.ts', '**/*.js'],
+      };
+      if (existsSync(file))
+        throw new SketchError({
+          problem: `${file} is there already`,
+          expected: `these lines among its compilerOptions do it:\n${JSON.stringify({ paths: libraryPaths() }, undefined, 2).slice(2, -2)}`,
+        });
+      try {
+        await writeFile(file, `${JSON.stringify(settings, undefined, 2)}\n`);
+      } catch (error) {
+        throw new SketchError({
+          problem: `${file} cannot be written: ${describe(error, 'it')}`,
+          expected: 'expected a folder',
+        });
+      }
+      process.stdout.write(`Wrote ${file}: an editor now knows frame-juggler in there\n`);
+    });
+}
