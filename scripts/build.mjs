@@ -1,6 +1,6 @@
 // Compiles both packages, file by file; packs what comes from big packages; copies what a compiler leaves alone.
 import { execFileSync } from 'node:child_process';
-import { chmodSync, copyFileSync, cpSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, cpSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { build } from 'esbuild';
 
@@ -112,5 +112,4 @@ for (const file of ['index.html', 'viewer.css']) cpSync(`${cli}/src/viewer/${fil
 rmSync(`${cli}/examples`, { recursive: true, force: true });
 cpSync('examples', `${cli}/examples`, { recursive: true, filter: (file) => !/\/(dist|out)$/.test(file) });
 for (const folder of [library, cli]) copyFileSync('LICENSE', `${folder}/LICENSE`);
-chmodSync(`${cli}/dist/juggle.js`, 0o755);
 writeFileSync(`${library}/dist/.built`, '');

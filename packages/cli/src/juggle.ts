@@ -1,4 +1,3 @@
-#!/usr/bin/env node
 import { wakeJobThread } from './job/thread.ts';
 
 // The thread that does the work loads what it needs while the command does.

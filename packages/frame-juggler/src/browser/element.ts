@@ -200,7 +200,7 @@ export class SketchElement extends Base {
 const looks = `
 :host { display: block; position: relative }
 :host([hidden]) { display: none }
-.place { height: 100% }
+.place { height: 100%; display: grid; grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) }
 .early { position: absolute; inset: 0; visibility: hidden }
 `;
 

@@ -7,12 +7,12 @@ import type { LoadListener } from '../sketch/assets.ts';
 import type { DialMap, DialSetting, DialSettings, DialValues } from '../sketch/dials.ts';
 import type { InputSource } from '../sketch/input.ts';
 import { Run } from '../sketch/run.ts';
-import { frameAtRest, maxSide, type Sketch } from '../sketch/sketch.ts';
+import { frameAtRest, type Sketch } from '../sketch/sketch.ts';
 import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
-import { dress, prefersRest, whenDensityChanges, whenSeen, whenSized } from './manners.ts';
+import { dress, prefersRest, whenSeen } from './manners.ts';
 import { pageHost } from './page-host.ts';
 import { PageInput } from './page-input.ts';
-import { contentBox, sharpDensity, type Fit } from './picture-box.ts';
+import { ScreenDensity } from './screen-density.ts';
 import { onTick } from './ticks.ts';
 
 const mountTable = {
@@ -125,8 +125,8 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   private endTicks = (): void => undefined;
   /** The density that was asked for last. */
   private asked: number;
-  /** The element's size inside its padding, in pixels of the page. */
-  private box: readonly [width: number, height: number] | undefined;
+  /** What keeps its pixels the screen's, where no density was asked for. */
+  private readonly screen: ScreenDensity | undefined;
   private settling: ReturnType<typeof setTimeout> | undefined;
   private hidePlayButton: (() => void) | undefined;
   /** Since when the page has been kept from all else. */
@@ -170,12 +170,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     this.page = new PageInput(element, this.run);
     element.ownerDocument.addEventListener('visibilitychange', this.onVisibility);
     this.undo.push(whenSeen(element, this.onSeen));
-    if (density === undefined) {
-      const box = contentBox(element);
-      if (box.width > 0) this.followSize([box.width, box.height]);
-      this.undo.push(whenSized(element, this.followSize));
-      this.undo.push(whenDensityChanges(view, this.followScreen));
-    }
+    if (density === undefined) this.screen = new ScreenDensity(element, this.run, this.onDensity);
     this.ready = this.restart().then(() => this.shown >= 0);
     if (controls) this.control();
     if (!autoplay) return;
@@ -294,6 +289,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     this.pause();
     this.stopped = true;
     clearTimeout(this.settling);
+    this.screen?.end();
     this.hidePlayButton?.();
     this.page.end();
     this.element.ownerDocument.removeEventListener('visibilitychange', this.onVisibility);
@@ -321,32 +317,11 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     });
   }
 
-  /** @param box its size inside its padding, in pixels of the page */
-  private readonly followSize = (box: readonly [width: number, height: number]): void => {
-    this.box = box;
-    this.followScreen();
-  };
-
-  /** Takes the density at which its pixels are the screen's. Not every browser tells of every change while it plays. */
-  private readonly followScreen = (): void => {
-    const { box, element, run, sketch } = this;
-    if (this.options.density !== undefined || box === undefined) return;
-    const { devicePixelRatio } = this.view;
-    const screen = [Math.round(box[0] * devicePixelRatio), Math.round(box[1] * devicePixelRatio)] as const;
-    const fit = getComputedStyle(element).objectFit as Fit;
-    const density = Math.min(sharpDensity(fit, screen, [run.width, run.height]), maxSide / Math.max(run.width, run.height)); // prettier-ignore
-    const sides = [run.width, run.height].map((side) => Math.round(side * density));
-    if (sides.every((side, i) => side === Math.round([run.width, run.height][i] * this.asked))) return;
-    this.asked = density;
-    if (fit === 'contain' || fit === 'cover') {
-      // Half a pixel to the side, all would be blurred.
-      const start = sides.map((side, i) => Math.trunc((screen[i] - side) / 2));
-      element.style.objectPosition = start.map((pixels) => `${pixels / devicePixelRatio}px`).join(' ');
-    }
+  private readonly onDensity = (density: number): void => {
     clearTimeout(this.settling);
     // Trails are made from the first frame on.
-    if (sketch.carry === 0 || run.frame < 1) void this.setDensity(density);
-    else this.settling = setTimeout(() => void this.setDensity(this.asked), settleTime);
+    if (this.sketch.carry === 0 || this.run.frame < 1) void this.setDensity(density);
+    else this.settling = setTimeout(() => void this.setDensity(density), settleTime);
   };
 
   private readonly onSeen = (seen: boolean): void => {
@@ -368,7 +343,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
 
   private readonly tick = (now: number): void => {
     if (!this.isPlaying || !this.seen) return;
-    this.followScreen();
+    this.screen?.look();
     const due = this.clock.due(now);
     // A start that is still under way holds time up rather than piling frames behind it.
     if (due > 0 && this.waiting === 0) void this.enqueue(() => this.move(due));
