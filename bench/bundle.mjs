@@ -1,6 +1,6 @@
 // What a sketch without text costs a page, built by four bundlers as a user's own project would be: all that the page
 // loads at once, minified and gzipped. Then what else there is, by Vite's chunks, and what single calls cost alone.
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -61,7 +61,6 @@ const bundlers = {
 
 const size = (chunks) => [...chunks].reduce((sum, { code }) => sum + gzipSync(code).length, 0);
 const page = path.join(folder, 'main.js');
-mkdirSync(folder, { recursive: true });
 writeFileSync(
   page,
   `import { defineSketch } from 'frame-juggler';
@@ -89,4 +88,4 @@ for (const [name, limit] of [['swing', 'under 2 kB'], ['easing'], ['keyframes'],
   for (const each of ['rollup', 'esbuild', 'webpack']) sizes.push(`${each} ${kb(size(atOnce(await bundlers[each](file))))}`); // prettier-ignore
   row(`  ${name}`, sizes.join(', '), limit ?? '');
 }
-if (existsSync(folder)) rmSync(folder, { recursive: true });
+rmSync(folder, { recursive: true });

@@ -15,6 +15,8 @@ export function demoCommand(): Command {
       await mkdir(folder, { recursive: true });
       const output = path.join(folder, 'pellan-quay.png');
       const done = await renderFile(demoSketch, output, { seconds: 6.5 });
-      process.stdout.write(`${inWords(done)}\nSee it move: juggle play ${path.relative(process.cwd(), demoSketch)}\n`);
+      process.stdout.write(
+        `${inWords(done)}\nSee it move: npx juggle play ${path.relative(process.cwd(), demoSketch)}\n`,
+      );
     });
 }

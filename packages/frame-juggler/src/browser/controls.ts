@@ -102,7 +102,10 @@ export function showControls(player: Controlled): () => void {
     player.pause();
     void player.goTo(time.valueAsNumber);
   });
-  if (document.fullscreenEnabled) bar.append(button('Full screen', () => void player.fullScreen(true)));
+  if (document.fullscreenEnabled) {
+    // Where a browser refuses, one sees that nothing happens.
+    bar.append(button('Full screen', () => void player.fullScreen(true).catch(() => undefined)));
+  }
 
   const shows = Object.entries(sketch.dials).map(([name, dial]) => {
     const { label, show } = dialField(name, dial, (value) => void player.setDial(name, value));

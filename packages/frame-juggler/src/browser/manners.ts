@@ -17,6 +17,7 @@ export function dress(
   fit: Fit,
 ): Undo {
   const before = marks.map((name) => [name, element.getAttribute(name)] as const);
+  const { cssText } = element.style;
   if (!element.hasAttribute('role')) element.setAttribute('role', 'img');
   if (!element.hasAttribute('aria-label') && !element.hasAttribute('aria-labelledby'))
     element.setAttribute('aria-label', title);
@@ -26,6 +27,8 @@ export function dress(
   // Its pixels are whole numbers, whose proportions are a little off: its size is not to follow them.
   if (!/^\d/.test(getComputedStyle(element).aspectRatio)) element.style.aspectRatio = `${width} / ${height}`;
   return () => {
+    // A page's policy may forbid to write a style as an attribute, which is only needed where the page wrote it otherwise.
+    element.style.cssText = cssText;
     for (const [name, value] of before)
       if (value === null) element.removeAttribute(name);
       else if (element.getAttribute(name) !== value) element.setAttribute(name, value);
