@@ -14,7 +14,7 @@ export const works: readonly Work[] = [
   {
     name: 'quay',
     title: 'A day at Pellan Quay',
-    words: 'Tide, ferry, crane and light, from dawn to night in twelve seconds.',
+    words: 'Tide, ferry, crane and light, from dawn to night in twenty-four seconds.',
     load: () => import('../pellan-quay/quay.ts'),
     source: () => import('../pellan-quay/quay.ts?raw'),
   },
@@ -42,7 +42,7 @@ export const works: readonly Work[] = [
   {
     name: 'watch',
     title: 'The watch on the tower',
-    words: 'A beam that follows the pointer. Move over it, press, turn the keys.',
+    words: 'A beam that follows the pointer. Move over it, and press.',
     load: () => import('../watch/watch.ts'),
     source: () => import('../watch/watch.ts?raw'),
   },
@@ -63,7 +63,7 @@ export const works: readonly Work[] = [
   {
     name: 'dusk',
     title: 'Buoy at dusk',
-    words: 'What `juggle new` begins with: a loop, two dials.',
+    words: 'What juggle new begins with: a loop, two dials.',
     load: () => import('../start/animated/sketch.ts'),
     source: () => import('../start/animated/sketch.ts?raw'),
   },
