@@ -84,6 +84,8 @@ const arrowRules = Object.entries(arrows).map(([folder, allowed]) => {
 export default tseslint.config(
   {
     ignores: [
+      'docs/public/**',
+      'docs/.vitepress/cache/**',
       '**/dist',
       '**/out',
       'packages/cli/examples',

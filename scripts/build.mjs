@@ -101,7 +101,7 @@ await build({
       name: 'share-the-library',
       setup({ onResolve }) {
         onResolve({ filter: /^frame-juggler(\/browser)?$/ }, ({ path: name }) => ({
-          path: name === 'frame-juggler' ? '/library/index.js' : '/library/browser.js',
+          path: name === 'frame-juggler' ? './library/index.js' : './library/browser.js',
           external: true,
         }));
       },

@@ -61,7 +61,7 @@ function damaged(random, file) {
   return random.likely(0.3) ? bytes.subarray(0, random.int(0, bytes.length)) : bytes;
 }
 
-const picture = 'docs/screenshots/signal-flags.png';
+const picture = 'docs/screenshots/harbor-chart.png';
 const font = 'node_modules/@expo-google-fonts/source-sans-3/700Bold/SourceSans3_700Bold.ttf';
 const fontSketch = `import { asset, defineSketch, measureText } from 'frame-juggler';
 export default defineSketch({

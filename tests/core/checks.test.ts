@@ -34,7 +34,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
   });
 });
 
-const examples = ['bunting/bunting', 'cookbook/cookbook', 'crane/crane', 'harbor-chart/chart', 'lighthouse/lighthouse', 'pellan-quay/quay', 'rain/rain', 'shapes/shapes', 'signal-flags/flags', 'tide/tide', 'wakes/wakes', 'watch/watch']; // prettier-ignore
+const examples = ['bunting/bunting', 'crane/crane', 'harbor-chart/chart', 'lighthouse/lighthouse', 'pellan-quay/quay', 'rain/rain', 'shapes/shapes', 'signal-flags/flags', 'tide/tide', 'wakes/wakes', 'watch/watch']; // prettier-ignore
 
 test.each(examples)('the example %s is quiet', async (name) => {
   const { default: sketch } = (await import(`../../examples/${name}.ts`)) as { default: Sketch };

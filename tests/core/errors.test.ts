@@ -16,6 +16,13 @@ describe('a mistake', () => {
     expect(said).toBe(message);
   });
 
+  test('is told whole where nobody catches it, as an engine then prints the stack', () => {
+    const error = new library.SketchError({ call: 'canvas.circle', problem: 'is $& too large' });
+    expect(error.stack).toMatch(/^SketchError: canvas\.circle: is \$& too large \(.+\)\n {4}at /);
+    error.at({ file: 'file:///harbor.ts', line: 4, column: 2 }).inFrame(7);
+    expect(error.stack).toMatch(/^SketchError: canvas\.circle: is \$& too large \(harbor\.ts:4:2, frame 7\)\n {4}at /);
+  });
+
   test('leaves the canvas as it was', () => {
     const clean = record((canvas) => canvas.circle({ at: [5, 5], radius: 3 }));
     const after = record((canvas) => {

@@ -1,8 +1,11 @@
 import { expect } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { createRequire } from 'node:module';
 import { chromium, type Browser, type Page } from 'playwright-core';
+// @ts-expect-error a script without types
+import { serveFiles } from '../../scripts/serve-files.mjs';
 
 /** Debian's Chromium, kept from asking the network for anything. */
 export function launch(): Promise<Browser> {
@@ -35,6 +38,12 @@ export async function serve(...command: string[]): Promise<{ url: string; proces
   });
   return { url, process: child };
 }
+
+/** The files of a folder, served as any static server does; gives the server and its address, without a slash at its end. */
+export const serveFolder = serveFiles as (
+  folder: string,
+  headers?: Readonly<Record<string, string>>,
+) => Promise<{ server: Server; address: string }>;
 
 /** Reads again and again, until it is what is expected; a failure shows the last reading. */
 export async function comes<Value>(read: () => Promise<Value>, expected: unknown): Promise<void> {

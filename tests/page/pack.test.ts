@@ -1,14 +1,12 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { execFileSync, spawnSync } from 'node:child_process';
-import { once } from 'node:events';
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, BrowserContextOptions, Page } from 'playwright-core';
 import subsetFont from 'subset-font';
-import { comes, faultsOf, launch } from './browser.ts';
+import { comes, faultsOf, launch, serveFolder } from './browser.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-pack-'));
 const juggle = path.resolve('packages/cli/dist/juggle.js');
@@ -43,15 +41,8 @@ beforeAll(async () => {
   writeFileSync(path.join(folder, 'lettering.js'), lettering);
   pack('lettering.js', '-o', 'public/lettering', '-q');
   pack(path.resolve('examples/harbor-chart/chart.ts'), '-o', 'chart.html', '-q');
-  const types: Record<string, string> = { html: 'text/html', js: 'text/javascript', css: 'text/css', png: 'image/png' };
   // Nothing but what the page's own server has, and nothing written into the page.
-  server = createServer(({ url }, answer) => {
-    const file = path.join(folder, 'public', url!.endsWith('/') ? `${url}index.html` : url!);
-    if (!existsSync(file)) return answer.writeHead(404).end();
-    answer.writeHead(200, { 'Content-Type': types[path.extname(file).slice(1)] ?? 'text/plain', 'Content-Security-Policy': "default-src 'self'" }).end(readFileSync(file)); // prettier-ignore
-  });
-  await once(server.listen(0, '127.0.0.1'), 'listening');
-  address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  ({ server, address } = await serveFolder(path.join(folder, 'public'), { 'Content-Security-Policy': "default-src 'self'" })); // prettier-ignore
   browser = await launch();
 }, 120_000);
 afterAll(async () => {

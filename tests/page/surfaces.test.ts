@@ -12,7 +12,12 @@ const sheet = path.resolve('tests/fixtures/sheet.ts');
 const examples = [
   ...['pellan-quay/quay.ts', 'lighthouse/lighthouse.ts', 'signal-flags/flags.ts', 'harbor-chart/chart.ts'],
   ...['shapes/shapes.ts', 'wakes/wakes.ts', 'crane/crane.ts', 'rain/rain.ts', 'tide/tide.ts', 'watch/watch.ts'],
-  ...['bunting/bunting.ts', 'cookbook/cookbook.ts'],
+  ...[
+    'bunting/bunting.ts',
+    'cookbook/color/06-blend.ts',
+    'cookbook/color/04-porthole.ts',
+    'cookbook/color/09-pattern.ts',
+  ],
 ];
 let browser: Browser;
 let page: Page;

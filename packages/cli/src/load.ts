@@ -10,6 +10,7 @@ export const entryPoints: EntryPoints = {
   'frame-juggler': import.meta.resolve('frame-juggler'),
   'frame-juggler/browser': import.meta.resolve('frame-juggler/browser'),
   'frame-juggler/element': import.meta.resolve('frame-juggler/element'),
+  'frame-juggler/worker': import.meta.resolve('frame-juggler/worker'),
   'frame-juggler/node': import.meta.resolve('frame-juggler/node'),
 };
 

@@ -25,7 +25,9 @@ export interface Fault {
  */
 export class SketchError extends Error {
   override readonly name = 'SketchError';
+  /** The call at fault. */
   readonly call: string | undefined;
+  /** The option or argument at fault. */
   readonly option: string | undefined;
   /** What is wrong and what would be right, without the place. */
   readonly reason: string;
@@ -60,7 +62,7 @@ export class SketchError extends Error {
   }
 
   /** Replaces the places from the stack by better ones (a development server knows the source map). Returns itself. */
-  at(source: SourceLine, caller?: SourceLine): this {
+  at(source: SourceLine | undefined, caller?: SourceLine): this {
     this.source = source;
     this.caller = caller;
     this.refresh();
@@ -74,6 +76,8 @@ export class SketchError extends Error {
       this.frame === undefined ? undefined : `frame ${this.frame}`,
     ].filter((place) => place !== undefined);
     this.message = places.length === 0 ? this.reason : `${this.reason} (${places.join(', ')})`;
+    // V8 wrote the message into the stack when there was none yet, and shows the stack where nobody catches the error.
+    this.stack = this.stack?.replace(/^\w*Error.*?(?=\n {4}at |$)/s, () => `${this.name}: ${this.message}`);
   }
 }
 

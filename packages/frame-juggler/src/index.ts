@@ -35,7 +35,20 @@ export { frameBytes, pictureSize } from './frame/frame.ts';
 export type { Columns, Frame, PenStyle, TableGroup, TablePaint } from './frame/frame.ts';
 export { FrameReader, itemsOf } from './frame/reader.ts';
 export type { Group, Item, ItemPaint, ItemStroke, Visitor } from './frame/reader.ts';
-export type * from './shapes/index.ts';
+export type {
+  ArcOptions,
+  CircleOptions,
+  DotOptions,
+  EllipseOptions,
+  LineOptions,
+  PathOptions,
+  PolygonOptions,
+  PolylineOptions,
+  RectOptions,
+  SplineOptions,
+  StarOptions,
+  TriangleOptions,
+} from './shapes/index.ts';
 export type { GridOptions } from './shapes/grid.ts';
 export type { PictureOptions } from './shapes/picture.ts';
 export type { Anchor, BoxOptions, PinOptions } from './shapes/place.ts';

@@ -1,5 +1,5 @@
 import type { Checkup, DialControl, FrameDescription, InputEvent, InputTrack, SourceLine, View } from 'frame-juggler';
-import type { CallKind } from '../calls.ts';
+import type { CallKind, SketchCall } from '../calls.ts';
 
 /*
  * What the viewer's page and the worker in which a sketch runs tell each other. The page stays awake whatever the
@@ -36,8 +36,11 @@ export type ToWorker =
   | {
       readonly type: 'open';
       readonly module: string;
+      /** The address that tells why it cannot be loaded. */
+      readonly why?: string;
       readonly canvas: OffscreenCanvas;
-      readonly calls: SharedArrayBuffer;
+      /** Undefined in a page that is not isolated: then messages tell. */
+      readonly calls: SharedArrayBuffer | undefined;
       readonly beginning: Beginning;
     }
   | { readonly type: 'play' | 'pause' | 'restart' }
@@ -141,6 +144,8 @@ export type ToPage =
   | { readonly type: 'misfit'; readonly name: string; readonly reason: string }
   /** A frame far off is on its way. */
   | { readonly type: 'onTheWay'; readonly frame: number; readonly target: number; readonly checking?: true }
+  /** Which of the sketch's code is running, where there is no memory that both see. */
+  | { readonly type: 'running'; readonly call: SketchCall | undefined }
   | { readonly type: 'shown'; readonly shown: Shown }
   | { readonly type: 'failed'; readonly fault: Fault }
   | { readonly type: 'remarks'; readonly remarks: readonly Remark[] }

@@ -1,4 +1,7 @@
 export { mount } from './mount.ts';
+export { mountWorker } from './mount-worker.ts';
+export type { MountWorkerOptions } from './mount-worker.ts';
+export type { Performer, PerformerSetting } from './performer.ts';
 export { Player } from './player.ts';
 export type { MountOptions, PlayerEvents } from './player.ts';
 export { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';

@@ -1,6 +1,7 @@
 import { SketchError } from '../error.ts';
 import type { DialMap } from '../sketch/dials.ts';
 import type { Sketch } from '../sketch/sketch.ts';
+import type { Performer, PerformerSetting } from './performer.ts';
 import { Player, type MountOptions } from './player.ts';
 
 /**
@@ -14,6 +15,16 @@ export function mount<Dials extends DialMap>(
   target: Element | string,
   options: MountOptions<NoInfer<Dials>> = {},
 ): Player<Dials> {
+  return mountWith(sketch, target, options);
+}
+
+/** The same, where something else than the page may run and draw it. */
+export function mountWith<Dials extends DialMap>(
+  sketch: Sketch<Dials>,
+  target: Element | string,
+  options: MountOptions<Dials>,
+  perform?: (setting: PerformerSetting) => Performer,
+): Player<Dials> {
   const found = typeof target === 'string' ? document.querySelector(target) : target;
   if (!(found instanceof Element))
     throw new SketchError({
@@ -23,14 +34,14 @@ export function mount<Dials extends DialMap>(
       problem: 'is not an element of this page',
       expected: 'expected an element, or a selector of one',
     });
-  if (found instanceof HTMLCanvasElement) return new Player(sketch, found, options);
+  if (found instanceof HTMLCanvasElement) return new Player(sketch, found, options, perform);
   const element = found.ownerDocument.createElement('canvas');
   element.style.height = 'auto';
   element.style.maxWidth = '100%';
   // How large it will be is known once it is there.
   found.append(element);
   try {
-    return new MountedPlayer(sketch, element, options);
+    return new MountedPlayer(sketch, element, options, perform);
   } catch (error) {
     element.remove();
     throw error;

@@ -1,17 +1,14 @@
 import { asSketchError, SketchError } from '../error.ts';
-import type { Frame } from '../frame/frame.ts';
 import { LiveClock } from '../motion/clock.ts';
 import { callable, kindOf, oneOf, positive, toggle, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import type { DialMap, DialSetting, DialSettings, DialValues } from '../sketch/dials.ts';
 import type { InputSource } from '../sketch/input.ts';
-import { Run } from '../sketch/run.ts';
 import { frameAtRest, type Sketch } from '../sketch/sketch.ts';
-import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
 import { dress, prefersRest, whenSeen } from './manners.ts';
-import { pageHost } from './page-host.ts';
 import { PageInput } from './page-input.ts';
+import { PagePerformer, type Performer, type PerformerSetting } from './performer.ts';
 import { ScreenDensity } from './screen-density.ts';
 import { onTick } from './ticks.ts';
 
@@ -74,6 +71,14 @@ export type MountOptions<Dials extends DialMap = DialMap> = Omit<
 };
 const mountOptions = schemaOf(mountTable, '{ autoplay: false }');
 
+const readOptions = (options: object) => mountOptions.read('mount', options as Options<typeof mountTable>);
+
+/** What of the options of a mount the run and its surface are opened with. @throws SketchError where one is not valid */
+export function openingOf(options: object): Pick<PerformerSetting, 'surface' | 'run'> {
+  const { surface, seed, width, height, dials, density = devicePixelRatio } = readOptions(options);
+  return { surface, run: { ...withoutUndefined({ seed, width, height, dials }), density } };
+}
+
 /** On a long way the page gets a breath after so many milliseconds. */
 const longestHold = 12;
 
@@ -114,9 +119,8 @@ const PlayerTarget = EventTarget as new () => PlayerTarget;
 export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   /** Comes once there is a picture: true; or once it has failed to be made: false. */
   readonly ready: Promise<boolean>;
-  private surface: { draw(frame: Frame): void } | undefined;
   private readonly clock: LiveClock;
-  private readonly run: Run;
+  private readonly run: Performer;
   private readonly page: PageInput;
   private isPlaying = false;
   /** Whether any of it is on the screen: what is not rests. */
@@ -136,32 +140,32 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   private stopped = false;
   /** The frame that the element shows; -1 for none, or for one that is out of date. */
   private shown = -1;
-  /** The frame that was drawn last, for who wants to know what is in it. */
-  private painted: Frame | undefined;
   /** What is under way; the next thing waits for it, so that an async start is never overtaken. */
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
 
-  /** @throws SketchError where it is no sketch, or an option is unknown or not valid */
+  /**
+   * @param perform what runs and draws it, where that is not to be the page
+   * @throws SketchError where it is no sketch, or an option is unknown or not valid
+   */
   constructor(
     readonly sketch: Sketch<Dials>,
     readonly element: HTMLCanvasElement,
     private readonly options: MountOptions<Dials> = {},
+    perform: (setting: PerformerSetting) => Performer = (setting) => new PagePerformer(sketch, setting),
   ) {
     super();
-    const read = mountOptions.read('mount', options as Options<typeof mountTable>);
-    const { autoplay, controls, seed, width, height, density, fit, dials, input, surface } = read;
+    const { autoplay, controls, density, fit, input } = readOptions(options);
     const { view } = this;
-    this.asked = density ?? view.devicePixelRatio;
-    this.run = new Run(sketch, {
-      ...withoutUndefined({ seed, width, height, dials }),
-      density: this.asked,
+    const opening = openingOf(options);
+    this.asked = opening.run.density;
+    this.run = perform({
+      ...opening,
+      element,
       input: () => input?.(this.page) ?? this.page,
       onLoad: this.onLoad,
       between: this.breathe,
-      host: pageHost,
     });
-    if (surface === 'canvas2d') this.surface = new Canvas2dSurface(element);
     // Of two players on one canvas neither would show what it should.
     players.get(element)?.stop();
     players.set(element, this as unknown as Player);
@@ -268,7 +272,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   /** Turns a dial; a sketch that is not playing is shown again with it. */
   setDial<Name extends keyof Dials & string>(name: Name, value: DialSetting<Dials[Name]>): Promise<void> {
     return this.enqueue(async () => {
-      this.run.setDial(name, value);
+      await this.run.setDial(name, value);
       this.options.onDial?.(name, this.dials[name]);
       this.tell('dial', { name, value: this.dials[name] });
       if (this.run.frame < 0) return;
@@ -292,6 +296,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     this.screen?.end();
     this.hidePlayButton?.();
     this.page.end();
+    this.run.end();
     this.element.ownerDocument.removeEventListener('visibilitychange', this.onVisibility);
     for (const undo of this.undo.splice(0).reverse()) undo();
     if (players.get(this.element) === (this as unknown as Player)) players.delete(this.element);
@@ -379,8 +384,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   }
 
   private async show(frame: number): Promise<void> {
-    const surface = (this.surface ??= new (await import('./exact-surface.ts')).ExactSurface(this.element));
-    await this.run.drawTo(frame, this.shown, (painted) => surface.draw((this.painted = painted)));
+    await this.run.show(frame, this.shown);
     this.shown = this.run.frame;
     this.changed();
   }
@@ -415,15 +419,16 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
 
   /** Says in words what is to be seen, for who cannot see it: at first, at rest, and now and then as it plays. */
   private describe(): void {
-    const { painted, element } = this;
     const now = performance.now();
-    if (painted === undefined || this.describing || (this.isPlaying && now - this.describedAt < describeEvery)) return;
+    if (this.describing || this.stopped || (this.isPlaying && now - this.describedAt < describeEvery)) return;
+    const words = this.run.words();
+    if (words === undefined) return;
     this.describing = true;
     this.describedAt = now;
-    import('../review/words.ts')
+    words
       .then(
-        ({ frameInWords }) => element.setAttribute('aria-description', frameInWords(painted)),
-        // A page that cannot load it does without.
+        (text) => this.element.setAttribute('aria-description', text),
+        // A page that cannot load what says it does without.
         () => undefined,
       )
       .finally(() => (this.describing = false));

@@ -36,6 +36,7 @@ export const viewTable = {
   /** Which way y grows. Upwards, angles turn from +x towards +y as well: anticlockwise. */
   yAxis: optional(yAxis, 'down'),
 };
+/** The sketch's own units. */
 export type ViewOptions = Options<typeof viewTable>;
 
 /** How a sketch's units lie on the canvas. */

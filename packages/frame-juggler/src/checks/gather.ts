@@ -21,6 +21,7 @@ export interface GatherSetting {
   readonly open: (sketch: Sketch) => Run;
   /** Milliseconds, from a clock that goes on. */
   readonly now: () => number;
+  /** Told how many frames of how many have been looked at. */
   readonly onProgress: (done: number, total: number) => void;
 }
 

@@ -100,6 +100,7 @@ export interface Frame {
   readonly density: number;
   /** From the sketch's units to pixels of density 1. */
   readonly view: Matrix;
+  /** What lies under everything. */
   readonly background: PackedColor;
   /** How much of the last picture stays under this one, 0 to 1. */
   readonly carry: number;
@@ -109,16 +110,23 @@ export interface Frame {
   readonly lacking: readonly string[];
   /** The items in painter's order, by their places in the columns. Those of clips stand in their groups. */
   readonly order: Uint32Array;
+  /** What is known of each item, a column for each property. */
   readonly columns: Columns;
   /** All outlines, one after the other. */
   readonly path: Float64Array;
   /** All transforms, from items' own units to the sketch's: six numbers each. */
   readonly matrices: Float64Array;
+  /** Strings that items and groups refer to: labels and texts. */
   readonly names: readonly string[];
+  /** The paints that items refer to. */
   readonly paints: readonly TablePaint[];
+  /** How outlines are drawn, for items to refer to. */
   readonly pens: readonly PenStyle[];
+  /** The groups that items stand in. */
   readonly groups: readonly TableGroup[];
+  /** The pictures that items and paints refer to. */
   readonly pictures: readonly PictureData[];
+  /** The lines of the sketch that drew items, where they are noted. */
   readonly sources: readonly SourceLine[];
 }
 

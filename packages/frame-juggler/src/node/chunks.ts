@@ -40,6 +40,7 @@ const joinTable = {
   onProcess: optional(callable<(pid: number) => void>()),
 };
 const joinOptions = schemaOf({ ...runSettingsTable, ...joinTable }, '{ frames: [0, 599] }');
+/** What of a film is joined, and where to. */
 export type JoinOptions = Options<typeof runSettingsTable & typeof joinTable>;
 
 /** A stretch of a film, rendered. */

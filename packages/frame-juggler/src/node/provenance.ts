@@ -4,6 +4,7 @@ import { pngChunks } from './png-chunks.ts';
 /** What a file tells of where it came from, so that it can be had again: keyword and text, in order. */
 export type Provenance = Readonly<Record<string, string>>;
 
+/** Where a picture comes from. */
 export interface Origin {
   readonly title: string;
   readonly seed: number;

@@ -12,11 +12,14 @@ export type PackedColor = number;
 
 /** A color of sRGB: red, green and blue from 0 to 255, alpha from 0 to 1. Made by `rgb`, `hsl` and their kin. */
 export class Color {
+  /** As one number, as frames keep it. */
   readonly packed: PackedColor;
   constructor(
+    /** From 0 to 255, as the next two. */
     readonly red: number,
     readonly green: number,
     readonly blue: number,
+    /** From 0, not there, to 1. */
     readonly alpha: number,
   ) {
     this.packed = pack(red, green, blue, alpha * 255);

@@ -75,8 +75,11 @@ const conicTable = {
   start: optional(degrees, 0),
 };
 
+/** A gradient along a line. */
 export type LinearGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof linearTable>;
+/** A gradient from a focus to a circle. */
 export type RadialGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof radialTable>;
+/** A gradient around a point. */
 export type ConicGradientOptions = Options<typeof gradientTable & typeof conicTable>;
 
 const linearOptions = schemaOf(

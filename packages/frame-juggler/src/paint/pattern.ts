@@ -26,6 +26,7 @@ const patternTable = {
 };
 const patternOptions = schemaOf(patternTable, '{ size: 20 }');
 
+/** How the tiles of a pattern lie. */
 export type PatternOptions = Options<typeof patternTable>;
 
 const patterns = new WeakSet<object>();

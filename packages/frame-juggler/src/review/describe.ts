@@ -56,6 +56,7 @@ export interface GroupDescription {
   readonly style: string;
 }
 
+/** What a frame drew, in words and numbers. */
 export interface FrameDescription {
   readonly groups: readonly GroupDescription[];
   /** In painter's order: later ones cover earlier ones. */

@@ -27,10 +27,12 @@ export type Table = Readonly<Record<string, Kind<unknown> | Optional<Kind<unknow
 type Value<Entry> = Entry extends Optional<infer K, unknown> ? ValueOf<K> : ValueOf<Entry>;
 type OptionalNames<T> = { [Name in keyof T]: T[Name] extends Optional<unknown, unknown> ? Name : never }[keyof T];
 
+// Over a type parameter that extends `keyof T` each name keeps its declaration in the table: an editor shows its comment.
+type MustBeGiven<T, Names extends keyof T> = { [Name in Names]: Value<T[Name]> };
+type MayBeGiven<T, Names extends keyof T> = { [Name in Names]?: Value<T[Name]> };
+
 /** What a caller may give for a table of options. */
-export type Options<T> = { [Name in Exclude<keyof T, OptionalNames<T>> & keyof T]: Value<T[Name]> } & {
-  [Name in OptionalNames<T> & keyof T]?: Value<T[Name]>;
-};
+export type Options<T> = MustBeGiven<T, Exclude<keyof T, OptionalNames<T>>> & MayBeGiven<T, OptionalNames<T> & keyof T>;
 
 /** One of several sets of a table's names, all of it, and none of the table's other names. */
 export type Form<T, Names extends keyof T> = { [Name in Names]: Value<T[Name]> } & {

@@ -27,7 +27,11 @@ const table = {
 type BoxTable = typeof boxTable;
 /** A picture: pinned, at its own size in pixels or another; or between two opposite corners. */
 export type PictureOptions = (
-  (Form<Omit<BoxTable, 'size'>, 'at'> & { size?: Form<BoxTable, 'size'>['size'] }) | Form<BoxTable, 'from' | 'to'>
+  | (Form<Omit<BoxTable, 'size'>, 'at'> & {
+      /** Its width and height, in units, or one number for both; its own in pixels if left out. */
+      size?: Form<BoxTable, 'size'>['size'];
+    })
+  | Form<BoxTable, 'from' | 'to'>
 ) &
   Options<typeof table & typeof anchorTable>;
 

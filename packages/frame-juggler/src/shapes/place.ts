@@ -105,6 +105,7 @@ export function placeSized(
 interface BoxGiven {
   at?: Point;
   anchor?: Anchor;
+  /** Its width and height, in units, or one number for both. */
   size?: number | Pair;
   from?: Point;
   to?: Point;

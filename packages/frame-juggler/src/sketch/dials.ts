@@ -31,6 +31,7 @@ const numberTable = {
   /** How far apart two settings are. */
   step: optional(positive),
 };
+/** What a dial for a number takes beside its first value. */
 export type NumberDialOptions = DialOptions & Options<typeof numberTable>;
 const numberOptions = schemaOf({ ...dialTable, ...numberTable }, '{ min: 0, max: 60 } behind the value');
 
@@ -42,8 +43,11 @@ export type DialControl =
 
 /** Something that a person tunes while the sketch runs. */
 export interface Dial<Value = unknown> {
+  /** Its first value. */
   readonly initial: Value;
+  /** What a person reads beside it; its name where there is none. */
   readonly label: string | undefined;
+  /** How it is shown. */
   readonly control: DialControl;
   /** A value as the sketch gets it. @throws SketchError where it cannot be one */
   readonly read: (call: string, name: string, value: unknown) => Value;
@@ -164,7 +168,9 @@ export function dialValues(map: DialMap, values: Readonly<Record<string, unknown
 
 /** A value that was kept for a dial and is of no use to the sketch as it is now. */
 export interface Misfit {
+  /** The dial. */
   readonly name: string;
+  /** Why its kept value cannot be used. */
   readonly reason: string;
 }
 

@@ -54,9 +54,13 @@ export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMa
   readonly random: Random;
   /** Smooth chance by place: the same everywhere in a run. */
   readonly noise: Noise;
+  /** The mouse, the pen or the finger. */
   readonly pointer: Pointer;
+  /** The keyboard. */
   readonly keys: Keys;
+  /** The values of the sketch's dials, by name. */
   readonly dials: DialValues<Dials>;
+  /** The sketch's files as loaded, by name. */
   readonly assets: AssetValues<Assets>;
 }
 
@@ -107,7 +111,9 @@ export type SketchDefinition<State, Assets extends AssetMap, Dials extends DialM
 
 /** A sketch, checked and complete. `Dials` are its own dials, so that an editor knows them where it is mounted. */
 export interface Sketch<Dials extends DialMap = DialMap> {
+  /** What it is called, for people. */
   readonly title: string;
+  /** The canvas: its size in pixels of density 1, its background, its units. */
   readonly canvas: {
     readonly width: number;
     readonly height: number;
@@ -115,17 +121,27 @@ export interface Sketch<Dials extends DialMap = DialMap> {
     readonly density: number;
     readonly view: ViewOptions;
   };
+  /** Frames a second. */
   readonly frameRate: number;
   /** The number of frames of one round, or Infinity. */
   readonly frames: number;
+  /** Whether it begins again after its last frame. */
   readonly repeat: boolean;
+  /** How much of the last picture stays under the next, from 0 to 1. */
   readonly carry: number;
+  /** The seed of its chance, where a run gives no other. */
   readonly seed: number;
+  /** Findings that are meant, by name, each with the reason. */
   readonly accept: Readonly<Record<string, string>>;
+  /** The files that it needs, by name. */
   readonly assets: AssetMap;
+  /** What a person tunes, by name. */
   readonly dials: Dials;
+  /** Makes the state. */
   readonly start: (moment: Moment) => unknown;
+  /** Moves the state on by one frame; undefined where nothing is to be moved on. */
   readonly step: ((state: unknown, moment: Moment) => unknown) | undefined;
+  /** Draws the state. */
   readonly paint: (canvas: Canvas, moment: Moment, state: unknown) => void;
 }
 

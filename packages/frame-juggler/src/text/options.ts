@@ -14,6 +14,7 @@ const table = {
   /** Lines longer than this, in units, are broken: between words where they can be. */
   maxWidth: optional(length),
 };
+/** Where a text stands, and what it is set in. */
 export type TextOptions = Options<typeof pinTable & typeof table & typeof textStyleTable>;
 /** What `measureText` takes: what a text is set in, and not where it is. */
 export type MeasureOptions = Options<typeof table & typeof textStyleTable>;

@@ -5,6 +5,7 @@ import { Button } from './button.tsx';
 import { ColorField } from './color-field.tsx';
 import type { SketchHost } from './host.ts';
 import { NumberField, short } from './number-field.tsx';
+import { server } from './server.ts';
 import * as state from './state.ts';
 import { TextField } from './text-field.tsx';
 
@@ -135,9 +136,11 @@ export function Dials({ host }: { host: SketchHost }) {
         <Row key={dial.name} dial={dial} host={host} />
       ))}
       <div class="buttons">
-        <Button name="Keeps these values in a file beside the sketch" onClick={() => void host.keepDials()}>
-          Keep
-        </Button>
+        {server.keepsFiles && (
+          <Button name="Keeps these values in a file beside the sketch" onClick={() => void host.keepDials()}>
+            Keep
+          </Button>
+        )}
         <Button name="Back to the sketch's own values" onClick={() => host.resetDials()}>
           Reset
         </Button>

@@ -1,6 +1,6 @@
 import { writeTrack, type Checkup, type FrameDescription, type InputTrack, type SourceLine } from 'frame-juggler';
 import { PageInput } from 'frame-juggler/browser';
-import { Calls } from '../../calls.ts';
+import { Calls, type SketchCall } from '../../calls.ts';
 import type {
   Beginning,
   DialValue,
@@ -14,9 +14,9 @@ import type {
   ToPage,
   ToWorker,
 } from '../messages.ts';
-import { paths, type Setup } from '../protocol.ts';
+import type { Setup } from '../protocol.ts';
 import { hold, nowInWords } from './held.ts';
-import { server } from './server.ts';
+import { server, type ServedSketch } from './server.ts';
 import * as state from './state.ts';
 
 /** Milliseconds between two looks at what the sketch is doing. */
@@ -31,7 +31,10 @@ const unseen = 1;
 /** A worker, and the canvas on which its sketch draws. */
 class Stage {
   readonly canvas = document.createElement('canvas');
-  readonly calls = new Calls();
+  /** What of the sketch's code is running, in memory that both see; a page that is not isolated has none. */
+  private readonly calls = typeof SharedArrayBuffer === 'undefined' ? undefined : new Calls();
+  /** The same as the worker told it last, where it has to tell. */
+  private told: SketchCall | undefined;
   input: PageInput | undefined;
   /** What it has told of its sketch, until that has shown a picture. */
   readonly held: ToPage[] = [];
@@ -42,9 +45,10 @@ class Stage {
   private seen = { number: -1, since: 0 };
 
   constructor(onMessage: (message: ToPage, stage: Stage) => void, onCrash: (stage: Stage, why: string) => void) {
-    this.worker = new Worker('/worker.js', { type: 'module' });
+    this.worker = new Worker(new URL('./worker.js', import.meta.url), { type: 'module' });
     this.worker.onmessage = ({ data }: MessageEvent<ToPage>) => {
       if (data.type === 'answer') this.answered(data);
+      else if (data.type === 'running') this.told = data.call;
       else onMessage(data, this);
     };
     this.worker.onerror = (event) => {
@@ -53,12 +57,11 @@ class Stage {
     };
   }
 
-  open(module: string, beginning: Beginning): void {
+  open(sketch: ServedSketch, beginning: Beginning): void {
     this.canvas.width = this.canvas.height = unseen;
     const canvas = this.canvas.transferControlToOffscreen();
-    this.worker.postMessage({ type: 'open', module, canvas, calls: this.calls.memory, beginning } satisfies ToWorker, [
-      canvas,
-    ]);
+    const message: ToWorker = { type: 'open', ...sketch, canvas, calls: this.calls?.memory, beginning };
+    this.worker.postMessage(message, [canvas]);
   }
 
   tell(message: ToWorker): void {
@@ -75,7 +78,7 @@ class Stage {
 
   /** The call that has been running for longer than it may. @param patience seconds */
   stuckIn(now: number, patience: number): StuckCall | undefined {
-    const { current } = this.calls;
+    const current = this.calls?.current ?? this.told;
     if (current === undefined) this.seen = { number: -1, since: now };
     else if (current.number !== this.seen.number) this.seen = { number: current.number, since: now };
     else if (now - this.seen.since > patience * 1000) return current;
@@ -164,7 +167,7 @@ export class SketchHost {
       seed: this.seed ?? seed,
       dials: this.dials,
     };
-    stage.open(`${paths.sketch}?t=${Date.now()}`, { ...beginning, dialTexts, track });
+    stage.open(server.sketch(), { ...beginning, dialTexts, track });
   }
 
   play(): void {
@@ -260,7 +263,8 @@ export class SketchHost {
   /** Begins a run with another seed, at the frame at hand. */
   setSeed(seed: number): void {
     if (!Number.isSafeInteger(seed) || seed < 0) return;
-    this.seed = state.seed.value = seed;
+    this.seed = seed;
+    state.seed.value = seed;
     void this.load();
   }
 
@@ -311,6 +315,11 @@ export class SketchHost {
     const track = (this.track = await this.ask('track', {}));
     state.recorded.value = true;
     await this.saying(server.keepTrack(writeTrack(track)), 'Input kept in');
+  }
+
+  /** The seed that was chosen; undefined for the sketch's own. */
+  get chosenSeed(): number | undefined {
+    return this.seed ?? this.setup?.seed;
   }
 
   /** The sketch's file, without its folder. */
@@ -584,5 +593,7 @@ const doing: Readonly<Record<StuckCall['kind'], string>> = {
 };
 
 function inWords({ kind }: StuckCall, patience: number): string {
-  return `${doing[kind]} was ended after ${patience} s; look for a loop that never ends, or an await that never comes, or give it longer with --patience`;
+  const words = `${doing[kind]} was ended after ${patience} s; look for a loop that never ends, or an await that never comes`;
+  // An option of the command.
+  return server.keepsFiles ? `${words}, or give it longer with --patience` : words;
 }

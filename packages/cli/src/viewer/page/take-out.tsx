@@ -53,7 +53,25 @@ export function TakeOut({ host }: { host: SketchHost }) {
     await navigator.clipboard.writeText(line);
     state.notify(`Copied: ${line}`);
   };
+  const savePicture = async (): Promise<void> => {
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(await host.ask('png', {}));
+    link.download = `${state.facts.value?.title ?? 'sketch'}.png`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
   const tell = (error: Error): void => state.notify(error.message);
+  if (!server.keepsFiles)
+    return (
+      <div class="buttons">
+        <Button name="Saves the picture as it is shown, as a PNG" onClick={() => void savePicture().catch(tell)}>
+          Save picture
+        </Button>
+        <Button name="Copies the picture as it is shown" onClick={() => void copyPicture().catch(tell)}>
+          Copy picture
+        </Button>
+      </div>
+    );
   return (
     <>
       <div class="controls">

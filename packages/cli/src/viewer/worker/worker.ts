@@ -18,7 +18,7 @@ import {
   type Sketch,
 } from 'frame-juggler';
 import { Canvas2dSurface, pageHost } from 'frame-juggler/browser';
-import { Calls } from '../../calls.ts';
+import { Calls, type CallKind } from '../../calls.ts';
 import type {
   Beginning,
   DialValue,
@@ -49,7 +49,8 @@ const tell = (message: ToPage): void => scope.postMessage(message);
 const remarks = new Remarks((said) => tell({ type: 'remarks', remarks: said }));
 
 let playback: Playback | undefined;
-let calls: Calls | undefined;
+let calls: Pick<Calls, 'begin' | 'end'> = { begin: tellBegin, end: () => tell({ type: 'running', call: undefined }) };
+let told = 0;
 let canvas: OffscreenCanvas | undefined;
 
 const handlers: { [Type in ToWorker['type']]: (message: Extract<ToWorker, { type: Type }>) => void } = {
@@ -89,27 +90,32 @@ const idle = setTimeout(() => void loadFonts(), 500);
 async function open(message: Extract<ToWorker, { type: 'open' }>): Promise<void> {
   clearTimeout(idle);
   ({ canvas } = message);
-  calls = new Calls(message.calls);
+  if (message.calls !== undefined) calls = new Calls(message.calls);
   try {
     listenToConsole(remarks);
     noteChance(remarks);
-    const sketch = await load(message.module);
+    const sketch = await load(message);
     begin(sketch, message.beginning);
   } catch (thrown) {
     failed(asSketchError(thrown));
   }
 }
 
-async function load(module: string): Promise<Sketch> {
+/** Tells that some of the sketch's code begins. What is told arrives, also where that code never ends. */
+function tellBegin(kind: CallKind, frame = 0): void {
+  tell({ type: 'running', call: { kind, frame, number: ++told } });
+}
+
+async function load({ module, why }: Extract<ToWorker, { type: 'open' }>): Promise<Sketch> {
   // The server knows why a module cannot be loaded; the browser only says that it could not.
-  const why = await (await fetch(`${module}&why`)).text();
-  if (why !== '') throw new SketchError({ problem: why });
-  calls?.begin('load');
+  const problem = why === undefined ? '' : await (await fetch(why)).text();
+  if (problem !== '') throw new SketchError({ problem });
+  calls.begin('load');
   try {
     const { default: sketch } = (await import(/* @vite-ignore */ module)) as { default?: unknown };
     if (isSketch(sketch)) return sketch;
   } finally {
-    calls?.end();
+    calls.end();
   }
   throw new SketchError({
     problem: 'the file does not export a sketch as its default',
@@ -167,16 +173,16 @@ async function firstLook(playing: Playback): Promise<void> {
 function limit<T>(call: () => T, { name, frame }: RunCall): T {
   // Loading files is the library's own work.
   if (name === 'load') return call();
-  calls?.begin(name, frame);
+  calls.begin(name, frame);
   let result: T;
   try {
     result = call();
   } catch (thrown) {
-    calls?.end();
+    calls.end();
     throw thrown;
   }
-  if (result instanceof Promise) return result.finally(() => calls?.end()) as T;
-  calls?.end();
+  if (result instanceof Promise) return result.finally(() => calls.end()) as T;
+  calls.end();
   return result;
 }
 

@@ -70,7 +70,9 @@ const table = {
   webm: videoKind('.webm'),
 } satisfies Record<string, Kind>;
 
+/** A kind of file that `render` writes. */
 export type Format = keyof typeof table;
+/** The kinds of files that `render` writes. */
 export const formats = Object.keys(table) as Format[];
 
 /** Where frames go, and as what. */

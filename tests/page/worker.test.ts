@@ -1,0 +1,165 @@
+import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import path from 'node:path';
+import type { Browser, Page } from 'playwright-core';
+import type * as BrowserLibrary from '../../packages/frame-juggler/src/browser/index.ts';
+import { comes, launch, serveFolder } from './browser.ts';
+
+/* A page as somebody would write it, built with Vite: the same sketch, once in the page and once in a worker. */
+
+const files = {
+  'index.html': '<!doctype html><title>Quay</title><main></main><script type="module" src="./main.js"></script>',
+  'harbor.js': `import { defineSketch, dial } from 'frame-juggler';
+export default defineSketch({
+  title: 'Wake', canvas: { width: 120, height: 80, background: '#24506a' }, frameRate: 50, duration: 4, carry: 0.8,
+  dials: { size: dial.number(8, { min: 2, max: 30 }), lamp: dial.color('#f1b64e') },
+  start: () => ({ x: 0, steps: 0 }),
+  step(state, { pointer }) { state.steps++; state.x = pointer.inside ? pointer.x : state.x + 1; },
+  paint(canvas, { dials, random }, { x }) {
+    canvas.circle({ at: [x, random.between(20, 60)], radius: dials.size, fill: dials.lamp });
+    canvas.text('quay', { at: [60, 70], size: 12, fill: 'white' });
+  },
+});`,
+  'heavy.js': `import { defineSketch } from 'frame-juggler';
+const busy = (ms) => { for (const end = performance.now() + ms; performance.now() < end;); };
+export default defineSketch({ frameRate: 50, step() { busy(40); }, paint(canvas, { frame }) { if (frame === 30) canvas.circle({ at: [1, 1], radios: 2 }); } });`,
+  'harbor.worker.js':
+    "import { perform } from 'frame-juggler/worker';\nimport harbor from './harbor.js';\nperform(harbor);\n",
+  'heavy.worker.js':
+    "import { perform } from 'frame-juggler/worker';\nimport heavy from './heavy.js';\nperform(heavy);\n",
+  'broken.worker.js': "import { perform } from 'frame-juggler/worker';\nperform({ paint() {} });\n",
+  'vite.config.js': "export default { base: './', worker: { format: 'es' } };\n",
+  'main.js': `import { mount, mountWorker } from 'frame-juggler/browser';
+import harbor from './harbor.js';
+const workers = {
+  harbor: () => new Worker(new URL('./harbor.worker.js', import.meta.url), { type: 'module' }),
+  heavy: () => new Worker(new URL('./heavy.worker.js', import.meta.url), { type: 'module' }),
+  broken: () => new Worker(new URL('./broken.worker.js', import.meta.url), { type: 'module' }),
+};
+globalThis.bench = { mount, mountWorker, harbor, workers };`,
+};
+
+interface Bench {
+  readonly mount: typeof BrowserLibrary.mount;
+  readonly mountWorker: typeof BrowserLibrary.mountWorker;
+  readonly harbor: Parameters<typeof BrowserLibrary.mount>[0];
+  readonly workers: Readonly<Record<'harbor' | 'heavy' | 'broken', () => Worker>>;
+}
+
+mkdirSync('out', { recursive: true });
+const folder = path.resolve(mkdtempSync('out/worker-'));
+let browser: Browser;
+let page: Page;
+let server: Server;
+let address: string;
+beforeAll(async () => {
+  for (const [name, text] of Object.entries(files)) writeFileSync(path.join(folder, name), text);
+  execFileSync(process.execPath, ['node_modules/vite/bin/vite.js', 'build', folder, '--logLevel', 'error']);
+  ({ server, address } = await serveFolder(path.join(folder, 'dist')));
+  browser = await launch();
+}, 60_000);
+afterAll(async () => {
+  await browser.close();
+  server.close();
+  rmSync(folder, { recursive: true });
+});
+beforeEach(async () => {
+  await page?.close();
+  page = await browser.newPage({ viewport: { width: 800, height: 600 } });
+  await page.goto(`${address}/`);
+  await page.waitForFunction(() => 'bench' in globalThis);
+});
+
+test.each(['canvas2d', 'raster'] as const)(
+  'draws what the page would, frame after frame upon its trails: %s',
+  async (surface) => {
+    const differing = await page.evaluate(async (surface) => {
+      const { mount, mountWorker, harbor, workers } = (globalThis as unknown as { bench: Bench }).bench;
+      const options = { autoplay: false, density: 2, seed: 5, dials: { size: 12 }, surface } as const;
+      const here = mount(harbor, 'main', options);
+      const there = await mountWorker(workers.harbor(), 'main', options);
+      const pixels = (element: HTMLCanvasElement): Uint8ClampedArray =>
+        element.getContext('2d')!.getImageData(0, 0, element.width, element.height).data;
+      const counts: number[] = [];
+      for (const frame of [0, 7, 8, 3]) {
+        await Promise.all([here.goTo(frame), there.goTo(frame)]);
+        const [one, other] = [pixels(here.element), pixels(there.element)];
+        counts.push(
+          one.reduce((sum, byte, at) => sum + Number(byte !== other[at]), Math.abs(one.length - other.length)),
+        );
+      }
+      await there.setDial('size', 20);
+      await here.setDial('size', 20);
+      const [one, other] = [pixels(here.element), pixels(there.element)];
+      counts.push(one.reduce((sum, byte, at) => sum + Number(byte !== other[at]), 0));
+      const told = [there.frame, there.seed, there.dials.size, there.dials.lamp, there.sketch.title, there.element.getAttribute('aria-label')]; // prettier-ignore
+      return { counts, told };
+    }, surface);
+    expect(differing).toEqual({ counts: [0, 0, 0, 0, 0], told: [3, 5, 20, '#f1b64e', 'Wake', 'Wake'] });
+  },
+);
+
+test('the page stays awake, and says what goes wrong with the sketch’s own line and frame', async () => {
+  const { ticks, said, frame } = await page.evaluate(async () => {
+    const { mountWorker, workers } = (globalThis as unknown as { bench: Bench }).bench;
+    const said: string[] = [];
+    const player = await mountWorker(workers.heavy(), 'main', { autoplay: false, onError: ({ message }) => said.push(message) }); // prettier-ignore
+    await player.ready;
+    let ticks = 0;
+    let counting = true;
+    const count = (): void => {
+      ticks++;
+      if (counting) requestAnimationFrame(count);
+    };
+    count();
+    // A second of steps, in each of which a page would hold still.
+    await player.goTo(25);
+    counting = false;
+    await player.goTo(30);
+    return { ticks, said, frame: player.frame };
+  });
+  // Had the page run it, there would have been one tick, or one for each breath of a long way.
+  expect(ticks).toBeGreaterThan(30);
+  expect(said).toEqual([expect.stringMatching(/^circle: there is no option "radios"; did you mean "radius"\? \(.*frame 30\)$/)]); // prettier-ignore
+  expect(frame).toBe(30);
+});
+
+test('pointer and dials reach it, and it plays', async () => {
+  await page.evaluate(async () => {
+    const { mountWorker, workers } = (globalThis as unknown as { bench: Bench }).bench;
+    Object.assign(globalThis, { player: await mountWorker(workers.harbor(), 'main', { controls: true }) });
+  });
+  const colorAt = (x: number, y: number): Promise<number[]> =>
+    page.$eval('canvas', (element, [x, y]) => [...element.getContext('2d')!.getImageData(x, y, 1, 1).data], [x, y] as const); // prettier-ignore
+  await comes(() => page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.frame > 3), true); // prettier-ignore
+  const box = (await page.locator('canvas').boundingBox())!;
+  await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.setDial('size', 30));
+  await page.mouse.move(box.x + 100, box.y + 40);
+  await comes(() => colorAt(100, 40), [241, 182, 78, 255]);
+  expect(await page.getByLabel('size').count()).toBeGreaterThan(0);
+});
+
+test('two hundred times mounted and stopped leave nothing: no worker, no canvas; one that fails is ended too', async () => {
+  const rounds = 200;
+  const left = await page.evaluate(async (rounds) => {
+    const { mountWorker, workers } = (globalThis as unknown as { bench: Bench }).bench;
+    for (let i = 0; i < rounds; i++) (await mountWorker(workers.harbor(), 'main', { autoplay: i % 2 === 0 })).stop();
+    const failures = await Promise.all([
+      mountWorker(workers.broken(), 'main').catch((error: Error) => error.message),
+      mountWorker(workers.harbor(), '#nowhere').catch((error: Error) => error.message),
+      mountWorker(workers.harbor(), 'main', { widht: 3 } as object).catch((error: Error) => error.message),
+      mountWorker(workers.harbor(), 'main', { dials: { size: 99 } }).catch((error: Error) => error.message),
+    ]);
+    return { failures, html: document.querySelector('main')!.innerHTML };
+  }, rounds);
+  expect(left.html).toBe('');
+  expect(left.failures).toEqual([
+    expect.stringContaining('is no sketch'),
+    expect.stringContaining('is not an element of this page'),
+    expect.stringContaining('there is no option "widht"; did you mean "width"?'),
+    expect.stringContaining('99 is out of range'),
+  ]);
+  await comes(() => Promise.resolve(page.workers().length), 0);
+});
