@@ -1,31 +1,67 @@
-// Makes docs/cookbook.md and its sheet of pictures from examples/cookbook/recipes.ts.
-import { execFileSync } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+// Makes docs/cookbook and docs/cookbook.md, with all pictures, from the recipes in examples/cookbook.
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { pathToFileURL } from 'node:url';
+import { asset, defineSketch } from 'frame-juggler';
+import { render } from 'frame-juggler/node';
+import { describedSketches, onPage, renderSketch } from './described-sketches.mjs';
 
-const juggle = (...args) =>
-  execFileSync(process.execPath, ['packages/cli/dist/juggle.js', ...args], { stdio: ['ignore', 'ignore', 'inherit'] });
-const source = readFileSync('examples/cookbook/recipes.ts', 'utf8');
-const recipes = [...source.matchAll(/^ {2}'(.+)'\(canvas\) \{\n([\s\S]*?)^ {2}\},$/gm)].map(([, title, body]) => ({
-  title,
-  code: body.replace(/^ {4}/gm, '').trimEnd(),
-}));
+const chapters = {
+  places: ['Shapes and places', 'Where things are, and what they are made of.'],
+  loops: ['Loops instead of copies', 'Many things in a few lines: rows, rings, spirals.'],
+  turning: ['Turning, moving, mirroring', 'Transforms, and how to keep them from what follows.'],
+  color: ['Color and pictures', 'Paints, order, transparency, dashes, pieces of pictures.'],
+  text: ['Text', 'Lines that break, letters that move, labels that fit.'],
+  time: ['Time', 'Speed, easing, trails, loops without a seam, scenes.'],
+  chance: ['Chance', 'Scatter, particles, noise, a series by seed.'],
+  pointer: ['Pointer and keys', 'Follow, drag, press, steer, draw.'],
+  charts: ['Charts and pixels', 'Charts, and pictures worked out pixel by pixel.'],
+};
+const name = (chapter) => `docs/cookbook/${chapter}.md`;
+const anchor = (title) =>
+  title.toLowerCase().replaceAll(/[^\p{Letter}\p{Number}]+/gu, '-').replaceAll(/^-|-$/g, ''); // prettier-ignore
 
-mkdirSync('examples/cookbook/out', { recursive: true });
-recipes.forEach((_, i) =>
-  juggle('render', 'examples/cookbook/cookbook.ts', '-o', `examples/cookbook/out/${i}.png`, '--frame', `${i}`),
-);
-juggle('render', 'examples/cookbook/sheet.ts', '-o', 'docs/screenshots/cookbook.png');
-rmSync('examples/cookbook/out', { recursive: true });
-
+rmSync('docs/cookbook', { recursive: true, force: true });
+mkdirSync('docs/cookbook');
+const index = [];
+const pictures = [];
+for (const [chapter, [title, words]] of Object.entries(chapters)) {
+  const recipes = describedSketches(`examples/cookbook/${chapter}`);
+  const blocks = [];
+  for (const recipe of recipes) {
+    const picture = `${chapter}/${recipe.name}.png`;
+    await renderSketch(recipe.file, `docs/cookbook/${picture}`, { density: 2 });
+    pictures.push(`docs/cookbook/${picture}`);
+    blocks.push(onPage(recipe, picture));
+  }
+  writeFileSync(name(chapter), `# ${title}\n\n${words}\n\n${blocks.join('\n')}`);
+  index.push(
+    `## [${title}](cookbook/${chapter}.md)\n\n${recipes.map((one) => `- [${one.title}](cookbook/${chapter}.md#${anchor(one.title)})`).join('\n')}\n`,
+  );
+}
 writeFileSync(
   'docs/cookbook.md',
   `# The cookbook
 
-What practitioners ask for most, each in a few lines. The canvas is 320 × 200; \`sea\`, \`lamp\` and the other colors are those of
-[examples/palette.ts](../examples/palette.ts), in whose place any CSS color does. \`npm run cookbook\` makes this page and its
-pictures of [examples/cookbook/recipes.ts](../examples/cookbook/recipes.ts).
+What people ask for most, each as a whole sketch of ten to twenty lines, with its picture. The canvas is 320 × 200; the colors are those of Pellan Quay, in whose place any CSS color does.
+\`npm run cookbook\` makes these pages of the sketches in [examples/cookbook](../examples/cookbook).
 
 ![All recipes on one sheet](screenshots/cookbook.png)
 
-${recipes.map(({ title, code }, i) => `## ${i + 1}. ${title}\n\n\`\`\`ts\n${code}\n\`\`\`\n`).join('\n')}`,
+${index.join('\n')}`,
 );
+
+const columns = 8;
+const [width, height] = [160, 100];
+const sheet = defineSketch({
+  title: 'The cookbook',
+  canvas: { width: columns * width, height: Math.ceil(pictures.length / columns) * height, background: '#f6efdf' },
+  still: true,
+  assets: Object.fromEntries(pictures.map((file, i) => [i, asset.picture(pathToFileURL(file))])),
+  paint(canvas, { assets }) {
+    pictures.forEach((_, i) => {
+      const at = [((i % columns) + 0.5) * width, (Math.floor(i / columns) + 0.5) * height];
+      canvas.picture(assets[i], { at, size: [width - 8, height - 8] });
+    });
+  },
+});
+await render(sheet, { to: 'docs/screenshots/cookbook.png' });

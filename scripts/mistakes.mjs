@@ -51,6 +51,17 @@ sketch, with the reason: \`defineSketch({ accept: { covered: 'the moon sets' }, 
 
 ![Each mistake beside its cure](screenshots/mistakes.png)
 
+## Why is my shape not there?
+
+\`juggle check sketch.ts\` and the viewer's _Checks_ name the reason. It may be
+
+- [off the canvas](#off-canvas): y runs down, and (0, 0) is the top left corner;
+- [covered](#covered) by what is drawn later;
+- [of the color](#same-color) of what is behind it, or without any paint ([no-paint](#no-paint));
+- [without a size](#no-size), or scaled down to nothing;
+- there in one frame and [gone](#vanishes) in the next;
+- moved by a transform that [was meant for another shape](#leak).
+
 ${rules
   .map(
     ({ name, title, why, cure }) => `## ${name}

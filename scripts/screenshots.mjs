@@ -5,23 +5,21 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { execFileSync } from 'node:child_process';
 import { chromium } from 'playwright-core';
+import { serveFiles } from './serve-files.mjs';
 import { terminalShot } from './terminal.mjs';
 import { createServer } from 'vite';
 
 const juggle = path.resolve('packages/cli/dist/juggle.js');
+execFileSync(process.execPath, ['scripts/docs-site.mjs'], { stdio: 'ignore' });
 const shot = (name) => path.resolve('docs/screenshots', `${name}.png`);
 
 const render = (sketch, name, ...options) =>
   execFileSync(process.execPath, [juggle, 'render', `examples/${sketch}.ts`, '-o', shot(name), ...options]);
 render('pellan-quay/quay', 'demo', '--seconds', '5.6', '--density', '1.3');
+render('pellan-quay/quay', '../../packages/frame-juggler/pictures/demo', '--seconds', '5.6', '--density', '0.6');
 render('shapes/shapes', 'shapes', '--density', '1.3');
 render('lighthouse/lighthouse', 'lighthouse', '--seconds', '1.2', '--density', '1.3');
 render('harbor-chart/chart', 'harbor-chart', '--density', '1.3');
-render('signal-flags/flags', 'signal-flags', '--seconds', '1.2', '--density', '1.3');
-render('wakes/wakes', 'wakes', '--seconds', '8.6', '--density', '1.3');
-render('crane/crane', 'crane', '--seconds', '6.1', '--density', '1.3');
-render('rain/rain', 'rain', '--seconds', '3', '--density', '1.3');
-render('tide/tide', 'tide', '--seconds', '10', '--density', '1.3');
 execFileSync(process.execPath, [juggle, 'strip', 'examples/pellan-quay/quay.ts', '-o', shot('strip'), '--count', '12']);
 
 await terminalShot(shot('terminal'));
@@ -35,6 +33,23 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+/** A page of the documentation: `npm run docs:build` makes it. */
+const docsPage = async (name, of, work = () => page.waitForTimeout(2500)) => {
+  const { server, address } = await serveFiles(path.resolve('docs/.vitepress/dist'));
+  await page.goto(`${address}/${of}`);
+  await work();
+  await page.screenshot({ path: shot(name) });
+  server.close();
+};
+await docsPage('docs', 'cookbook/turning.html', async () => {
+  await page
+    .locator('h2')
+    .nth(1)
+    .evaluate((heading) => scrollTo(0, heading.offsetTop + 40));
+  await page.waitForTimeout(1000);
+});
+await docsPage('playground', 'playground.html');
 
 /** Shows a sketch in the viewer, for as long as `work` takes. */
 const play = async (file, work, { at = 62, colorScheme = 'light', size = [1280, 800] } = {}) => {
@@ -128,3 +143,4 @@ await page.screenshot({ path: shot('gallery') });
 await site.close();
 await browser.close();
 rmSync(folder, { recursive: true });
+cpSync(shot('play'), 'packages/cli/pictures/play.png');

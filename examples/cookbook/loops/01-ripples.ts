@@ -1,0 +1,14 @@
+/*
+ * Ripples: nested rings by a loop
+ *
+ * The largest first, as what is drawn later lies on top. The loop's own number decides the color.
+ */
+import { defineSketch } from 'frame-juggler';
+
+export default defineSketch({
+  canvas: { width: 320, height: 200, background: '#3a8391' },
+  paint(canvas) {
+    for (let radius = 90; radius > 0; radius -= 15)
+      canvas.circle({ at: [160, 100], radius, fill: radius % 30 === 0 ? '#86bdb6' : '#3a8391' });
+  },
+});

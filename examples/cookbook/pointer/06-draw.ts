@@ -1,0 +1,21 @@
+/*
+ * A drawing pad: lines where the pointer goes
+ *
+ * With `carry: 1` nothing is cleared, so only what is new is drawn. A press of the `c` key clears.
+ */
+import { defineSketch } from 'frame-juggler';
+
+export default defineSketch({
+  canvas: { width: 320, height: 200, background: '#f6efdf' },
+  carry: 1,
+  start: () => ({ x: 0, y: 0, lastX: 0, lastY: 0 }),
+  step(pen, { pointer }) {
+    Object.assign(pen, { lastX: pen.x, lastY: pen.y, x: pointer.x, y: pointer.y });
+  },
+  paint(canvas, { pointer, keys, frame }, { x, y, lastX, lastY }) {
+    if (keys.justPressed('c')) canvas.clear('#f6efdf');
+    if (frame === 0) canvas.text('draw here', { at: [160, 100], size: 28, fill: '#6f4c38' });
+    const stroke = { color: '#24506a', width: 6, cap: 'round' } as const;
+    if (pointer.down && !pointer.justPressed) canvas.line({ from: [lastX, lastY], to: [x, y], stroke });
+  },
+});

@@ -1,0 +1,339 @@
+/* eslint no-console: off -- what a call gives is printed */
+/*
+ * How those calls of the reference are used that draw no picture by themselves. They are type-checked, and the reference
+ * shows their lines with the imports that they need.
+ */
+import { readFile, writeFile } from 'node:fs/promises';
+import { expect } from '@jest/globals';
+import {
+  asset,
+  asSketchError,
+  checkSketch,
+  checkupLines,
+  colorInWords,
+  compareFrames,
+  defineSketch,
+  describeFrame,
+  dial,
+  explainFrame,
+  explanationLines,
+  fitDials,
+  frameAtRest,
+  frameBytes,
+  frameDifferenceLines,
+  frameInWords,
+  isSameFrame,
+  isSketch,
+  itemsAt,
+  itemsOf,
+  LiveClock,
+  loadFonts,
+  makeTrack,
+  measureText,
+  notesOnFrame,
+  parseDial,
+  pictureSize,
+  playTrack,
+  rasterize,
+  RasterSurface,
+  readTrack,
+  renderPicture,
+  rules,
+  Run,
+  SketchError,
+  writeSvg,
+  writeTrack,
+  type InputSource,
+  type Sketch,
+} from 'frame-juggler';
+import { Canvas2dSurface, ExactSurface, mount, mountWorker, pageHost } from 'frame-juggler/browser';
+import { SketchElement } from 'frame-juggler/element';
+import {
+  check,
+  compare,
+  comparePictures,
+  comparisonLines,
+  drawFrames,
+  encodePng,
+  explain,
+  fileHost,
+  formats,
+  loadSketch,
+  pictureDifferenceInWords,
+  provenance,
+  readDialFile,
+  readPictureFile,
+  readProvenance,
+  render,
+  strip,
+  writeAtomically,
+  writeDialFile,
+} from 'frame-juggler/node';
+import { lookMatchers, looksLike } from 'frame-juggler/testing';
+import { perform } from 'frame-juggler/worker';
+
+declare const harbor: Sketch;
+
+export const uses: Readonly<Record<string, () => unknown>> = {
+  defineSketch() {
+    return defineSketch({
+      title: 'Buoys',
+      canvas: { width: 640, height: 360, background: 'teal' },
+      duration: 4,
+      dials: { count: dial.number(5, { min: 1, max: 12, step: 1 }) },
+      start: ({ random }) => ({ phases: random.times(12, () => random.between(0, 4)) }),
+      paint(canvas, { seconds, dials }, { phases }) {
+        for (let i = 0; i < dials.count; i++)
+          canvas.circle({ at: [60 + i * 48, 180 + 20 * Math.sin(seconds + phases[i])], radius: 16, fill: 'gold' });
+      },
+    });
+  },
+  isSketch() {
+    if (!isSketch(harbor)) throw new Error('that is no sketch');
+  },
+  frameAtRest() {
+    console.log(frameAtRest(harbor)); // a frame from its middle
+  },
+  asset() {
+    return defineSketch({
+      assets: { tides: asset.table(new URL('./tides.csv', import.meta.url)) },
+      paint(canvas, { assets }) {
+        assets.tides.forEach((row, i) => canvas.dot({ at: [i * 4, Number(row.level)] }));
+      },
+    });
+  },
+  dial() {
+    return defineSketch({
+      dials: { swell: dial.number(14, { min: 0, max: 60 }), lamp: dial.color('#f1b64e'), fog: dial.toggle(false) },
+      paint: (canvas, { dials }) => canvas.circle({ at: [320, 180], radius: dials.swell, fill: dials.lamp }),
+    });
+  },
+  fitDials() {
+    const { values, misfits } = fitDials(harbor.dials, { swell: 20, anchor: 3 });
+    for (const { name, reason } of misfits) console.warn(`${name} is left out: ${reason}`);
+    return values;
+  },
+  parseDial() {
+    const swell = parseDial(harbor.dials, 'swell', '20');
+    return new Run(harbor, { dials: { swell } });
+  },
+  async Run() {
+    const run = new Run(harbor, { seed: 7, density: 2 });
+    await run.goTo(30);
+    const frame = await run.paint();
+    console.log(frameInWords(frame));
+  },
+  async renderPicture() {
+    const picture = await renderPicture(new Run(harbor), 12);
+    console.log(picture.colorAt(10, 10));
+  },
+  async rasterize() {
+    const run = new Run(harbor);
+    await run.goTo(0);
+    const { width, height, data } = rasterize(await run.paint());
+    console.log(width, height, data.length);
+  },
+  async RasterSurface() {
+    const surface = new RasterSurface();
+    const run = new Run(harbor);
+    await run.drawTo(20, -1, (frame) => surface.draw(frame)); // with the trails of the frames before
+    return surface.picture();
+  },
+  async writeSvg() {
+    const run = new Run(harbor);
+    await run.goTo(0);
+    return writeSvg(await run.paint());
+  },
+  async frameBytes() {
+    const frame = await new Run(harbor).paint();
+    console.log(frameBytes(frame), pictureSize(frame), [...itemsOf(frame)].length);
+  },
+  async itemsOf() {
+    for (const { shape, label } of itemsOf(await new Run(harbor).paint())) console.log(shape, label);
+  },
+  async pictureSize() {
+    const { width, height } = pictureSize(await new Run(harbor, { density: 2 }).paint());
+    console.log(width, height);
+  },
+  async loadFonts() {
+    await loadFonts(['regular', 'bold']);
+    console.log(measureText('quay', { size: 20 }).width); // outside of a sketch
+  },
+  LiveClock() {
+    const clock = new LiveClock(60);
+    requestAnimationFrame((now) => console.log(clock.due(now))); // so many frames are due
+  },
+  makeTrack() {
+    const track = makeTrack({ title: 'Harbor', width: 640, height: 360, frameRate: 60, seed: 1 }, []);
+    console.log(writeTrack(track));
+  },
+  async playTrack() {
+    const track = readTrack('harbor.input.json', await readFile('harbor.input.json', 'utf8'));
+    return new Run(harbor, { input: () => playTrack(track) });
+  },
+  async readTrack() {
+    return readTrack('harbor.input.json', await readFile('harbor.input.json', 'utf8'));
+  },
+  async writeTrack() {
+    const track = makeTrack({ title: 'Harbor', width: 640, height: 360, frameRate: 60, seed: 1 }, []);
+    await writeFile('harbor.input.json', writeTrack(track));
+  },
+
+  async describeFrame() {
+    const { items } = describeFrame(await new Run(harbor).paint());
+    for (const { number, shape, hidden } of items) console.log(number, shape, hidden ?? 'can be seen');
+  },
+  async explainFrame() {
+    const { title, seed } = harbor;
+    const explanation = explainFrame(await new Run(harbor).paint(), { title, seed, frame: 0 });
+    console.log(explanationLines(explanation).join('\n'));
+  },
+  async frameInWords() {
+    console.log(frameInWords(await new Run(harbor).paint()));
+  },
+  colorInWords() {
+    console.log(colorInWords(0xffd5603f));
+  },
+  async itemsAt() {
+    console.log(itemsAt(await new Run(harbor).paint(), 320, 180)); // topmost first
+  },
+  async compareFrames() {
+    const before = await new Run(harbor, { seed: 1 }).paint();
+    const after = await new Run(harbor, { seed: 2 }).paint();
+    console.log(frameDifferenceLines(compareFrames(before, after)).join('\n'));
+  },
+  async isSameFrame() {
+    const [one, other] = [await new Run(harbor).paint(), await new Run(harbor).paint()];
+    console.log(isSameFrame(one, other));
+  },
+  async notesOnFrame() {
+    const run = new Run(harbor);
+    const [painted, again] = [await run.paint(), await run.paint()];
+    for (const { text } of notesOnFrame(painted, again, 0)) console.log(text);
+  },
+  rules() {
+    for (const { name, title } of rules) console.log(name, title);
+  },
+  async checkSketch() {
+    const open = (sketch: Sketch): Run => new Run(sketch);
+    const checkup = await checkSketch(harbor, { frames: [0, 59], open, now: () => performance.now(), onProgress() {} });
+    console.log(checkupLines(checkup).join('\n'));
+  },
+  async asSketchError() {
+    try {
+      await new Run(harbor).goTo(30);
+    } catch (thrown) {
+      console.error(asSketchError(thrown).message);
+    }
+  },
+  async SketchError() {
+    try {
+      await render(harbor, { to: 'harbor.png' });
+    } catch (error) {
+      if (error instanceof SketchError) console.error(error.reason, error.source?.line);
+    }
+  },
+
+  async mount() {
+    const player = mount(harbor, '#stage', { fit: 'contain', controls: true });
+    await player.ready;
+    player.addEventListener('frame', () => console.log(player.seconds));
+  },
+  async mountWorker() {
+    const worker = new Worker(new URL('./harbor.worker.js', import.meta.url), { type: 'module' });
+    const player = await mountWorker(worker, '#stage');
+    player.pause();
+  },
+  perform() {
+    perform(harbor); // all that the worker's file has to do
+  },
+  async Player() {
+    const player = mount(harbor, '#stage', { autoplay: false });
+    await player.goTo(60);
+    player.play();
+    player.stop(); // leaves the page as it was
+  },
+  async Canvas2dSurface() {
+    const surface = new Canvas2dSurface(document.querySelector('canvas')!);
+    surface.draw(await new Run(harbor, { host: pageHost }).paint());
+  },
+  async ExactSurface() {
+    const surface = new ExactSurface(document.querySelector('canvas')!);
+    surface.draw(await new Run(harbor, { host: pageHost }).paint());
+  },
+  PageInput() {
+    const track: InputSource[] = [];
+    mount(harbor, '#stage', { input: (page) => (track.push(page), page) }); // `page` is a PageInput
+  },
+  pageHost() {
+    return new Run(harbor, { host: pageHost }); // files come from the page's own server
+  },
+  SketchElement() {
+    const element = document.querySelector('juggle-sketch');
+    if (element instanceof SketchElement) element.player?.pause();
+  },
+
+  async render() {
+    await render(harbor, { to: 'harbor.gif', frames: [0, 59] });
+    const png = await render(harbor, { frame: 12, density: 2 }); // without a place, the bytes
+    console.log(png.length);
+  },
+  async strip() {
+    await strip(harbor, { to: 'strip.png', count: 6 });
+  },
+  async drawFrames() {
+    for await (const { frame, width, height, data } of drawFrames(harbor, { frames: [0, 29] }))
+      console.log(frame, width, height, data.length);
+  },
+  async loadSketch() {
+    const sketch = await loadSketch('harbor.js');
+    console.log(sketch.title);
+  },
+  async explain() {
+    const { words } = await explain(harbor, { frame: 12 });
+    console.log(words);
+  },
+  async check() {
+    console.log(checkupLines(await check(harbor)).join('\n'));
+  },
+  async compare() {
+    const comparison = await compare({ sketch: harbor, seed: 1 }, { sketch: harbor, seed: 2 });
+    console.log(comparisonLines(comparison).join('\n'));
+  },
+  async comparePictures() {
+    const [one, other] = [await readPictureFile('kept.png'), await readPictureFile('harbor.png')];
+    console.log(pictureDifferenceInWords(comparePictures(one, other)));
+  },
+  async readProvenance() {
+    console.log(readProvenance(await readFile('harbor.png'))); // title, seed, frame, run
+  },
+  provenance() {
+    return provenance({ title: 'Harbor', seed: 1, frame: 12 });
+  },
+  async encodePng() {
+    await writeAtomically('gull.png', encodePng(await renderPicture(new Run(harbor), 12)));
+  },
+  async writeAtomically() {
+    await writeAtomically('notes.txt', Buffer.from('high water 04:12')); // there whole, or not at all
+  },
+  fileHost() {
+    return new Run(harbor, { host: fileHost });
+  },
+  formats() {
+    console.log(formats.join(', '));
+  },
+  async readDialFile() {
+    console.log(await readDialFile('harbor.ts'));
+  },
+  async writeDialFile() {
+    await writeDialFile('harbor.ts', { swell: 20 });
+  },
+
+  async looksLike() {
+    const { alike, message } = await looksLike({ sketch: harbor, frame: 12 }, 'kept/harbor-12.png');
+    if (!alike) throw new Error(message);
+  },
+  lookMatchers() {
+    expect.extend(lookMatchers);
+  },
+};

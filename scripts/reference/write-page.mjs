@@ -1,0 +1,81 @@
+// The reference as Markdown: what read-exports.mjs found of one thing, written down.
+
+const anchorOf = (name) => name.toLowerCase().replaceAll('.', '-');
+const escapes = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '|': '&#124;', '{': '&#123;', '}': '&#125;' };
+const escape = (text) => text.replaceAll(/[&<>|{}]/g, (sign) => escapes[sign]);
+const oneLine = (text) => text.replaceAll(/\s+/g, ' ');
+/** Comments, as the reference says them: links become code, and what a table would break on is escaped. */
+const said = (text) => oneLine(text.replaceAll(/\{@link ([^}\s]+)[^}]*\}/g, '`$1`')).replaceAll('|', '\\|').replaceAll('<', '&lt;'); // prettier-ignore
+
+/**
+ * @param addresses where each export stands, by its name: `color.md#ramp`
+ * @param examples lines of code by the name of what they show: those that draw, and those that are only used
+ */
+export function pageWriter(addresses, examples, shared) {
+  /** A type with links to what it names. */
+  const typed = (type, page) =>
+    `<code>${escape(oneLine(type)).replaceAll(/\b[A-Z]\w+\b/g, (word) => {
+      const address = addresses.get(word);
+      return address === undefined ? word : `<a href="${address.startsWith(`${page}.md`) ? address.slice(page.length + 3) : `./${address}`}">${word}</a>`; // prettier-ignore
+    })}</code>`;
+
+  const signature = (name, { parameters, returns }, width = Infinity) => {
+    const list = parameters.map((one) => `${one.name}${one.optional ? '?' : ''}: ${oneLine(one.type)}`);
+    const end = returns === 'void' ? '' : `: ${returns}`;
+    const flat = `${name}(${list.join(', ')})${end}`;
+    return flat.length <= width ? flat : `${name}(\n${list.map((one) => `  ${one},\n`).join('')})${end}`;
+  };
+
+  const optionTable = (options, page) => {
+    const rows = options.map(({ name, words, optional, kind, type, initial }) => {
+      const value = initial === undefined ? (optional ? '' : 'required') : `\`${initial.replaceAll('|', '\\|')}\``;
+      return `| \`${name}\` | ${said(words)} | ${kind === undefined ? typed(type, page) : said(kind)} | ${value} |`;
+    });
+    return `| option | what it is | what it takes | if left out |\n| --- | --- | --- | --- |\n${rows.join('\n')}\n`;
+  };
+
+  const memberTable = (members, page) => {
+    const rows = members.map((one) => {
+      const name = one.calls ? signature(one.name, one.calls[0]) : `${one.name}${one.optional ? '?' : ''}`;
+      const type = one.calls ? '' : one.kind === undefined ? typed(one.type, page) : said(one.kind);
+      return `| <code>${escape(oneLine(name))}</code> | ${said(one.words)} | ${type} |`;
+    });
+    return `| member | what it is | type |\n| --- | --- | --- |\n${rows.join('\n')}\n`;
+  };
+
+  const callParts = (name, calls, page) => {
+    const parts = [`\`\`\`ts\n${[...new Set(calls.map((one) => signature(name, one, 76)))].join('\n')}\n\`\`\`\n`];
+    const told = calls[0].parameters.filter(({ words }) => words !== '');
+    if (told.length > 0) parts.push(told.map((one) => `- \`${one.name}\`: ${said(one.words)}`).join('\n') + '\n');
+    for (const { options } of calls[0].parameters) {
+      const own = options.filter((one) => !shared.names.has(one.name) || options.length <= shared.names.size);
+      if (own.length > 0) parts.push(optionTable(own, page));
+      if (own.length < options.length)
+        parts.push(`And what every shape takes: ${[...shared.names].map((one) => `\`${one}\``).join(', ')} ([${shared.name}](${shared.address})).\n`); // prettier-ignore
+    }
+    return parts;
+  };
+
+  const exampleParts = (name) => {
+    if (examples.used.has(name)) return [`\`\`\`ts\n${examples.used.get(name)}\n\`\`\`\n`];
+    if (!examples.drawn.has(name)) return [];
+    return [`\`\`\`ts example\n${examples.drawn.get(name)}\n\`\`\`\n`, `![What ${name} draws](pictures/${anchorOf(name)}.png)\n`]; // prettier-ignore
+  };
+
+  /** @param thing what is written down @param name how it is called there: `canvas.circle` */
+  return function entry(thing, page, name = thing.name) {
+    const parts = [`## ${name}\n`];
+    if (thing.words !== '') parts.push(`${said(thing.words)}\n`);
+    if (thing.sort === 'type' && thing.written !== '' && thing.members.length === 0)
+      parts.push(typed(thing.written, page) + '\n');
+    if (thing.made?.length > 0 && !thing.internal) parts.push(...callParts(`new ${name}`, thing.made, page));
+    if (thing.calls?.length > 0) parts.push(...callParts(name, thing.calls, page));
+    if (thing.members?.length > 0)
+      parts.push(/Options$|Definition$|Timing$/.test(name) ? optionTable(thing.members, page) : memberTable(thing.members, page)); // prettier-ignore
+    parts.push(...exampleParts(name));
+    if (thing.throws.length > 0) parts.push(`**Throws** ${thing.throws.map(said).join('; ')}.\n`);
+    return parts.join('\n');
+  };
+}
+
+export { anchorOf };

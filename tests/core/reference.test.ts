@@ -1,0 +1,74 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import { readdirSync, readFileSync } from 'node:fs';
+
+interface Option {
+  readonly name: string;
+  readonly words: string;
+}
+interface Thing extends Option {
+  readonly page: string;
+  readonly sort: string;
+  readonly calls?: readonly {
+    readonly returns: string;
+    readonly parameters: readonly { readonly options: readonly Option[] }[];
+  }[];
+  readonly members: readonly Option[];
+}
+// @ts-expect-error a script without types
+const { readExamples, readThings, readUses, referencePages } = (await import('../../scripts/reference.mjs')) as {
+  readExamples: () => Map<string, string>;
+  readUses: () => Map<string, string>;
+  readThings: () => Thing[];
+  referencePages: () => Promise<Map<string, string>>;
+};
+const uses = readUses();
+let things: Thing[];
+beforeAll(() => void (things = readThings()), 60_000);
+
+describe('the reference', () => {
+  test('stands in docs/reference as the library has it now: `npm run reference` makes it', async () => {
+    const made = await referencePages();
+    const files = readdirSync('docs/reference').filter((file) => file.endsWith('.md'));
+    expect(files.sort()).toEqual([...made.keys()].map((name) => `${name}.md`).sort());
+    for (const [name, text] of made) expect(readFileSync(`docs/reference/${name}.md`, 'utf8')).toBe(text);
+  }, 120_000);
+
+  test('says something of everything that is exported, and of every option of a call', () => {
+    const silent = things.flatMap(({ name, words, calls = [], members }) => {
+      const options = calls.flatMap(({ parameters }) => parameters.flatMap(({ options: own }) => own));
+      const all = name.endsWith('Options') ? [...options, ...members] : options;
+      return [
+        ...(words === '' ? [name] : []),
+        ...all.filter((one) => one.words === '').map((one) => `${name} ${one.name}`),
+      ];
+    });
+    expect(silent).toEqual([]);
+  });
+
+  test('shows every call that draws, paints or moves, and nothing that is not there', () => {
+    const examples = readExamples();
+    const pages = ['canvas', 'color', 'motion', 'chance'];
+    const shown = things.filter(({ page, sort }) => pages.includes(page) && ['function', 'value'].includes(sort));
+    // `paint` waits for nothing.
+    const inPaint = shown.filter(({ calls }) => calls?.[0]?.returns.startsWith('Promise') !== true);
+    expect(inPaint.filter(({ name }) => !examples.has(name)).map(({ name }) => name)).toEqual([]);
+    const names = new Set(things.map(({ name }) => name));
+    expect([...examples.keys()].filter((name) => !names.has(name))).toEqual([]);
+  });
+
+  test('shows how most of the rest is used, with the imports that it needs', () => {
+    const names = new Set(things.map(({ name }) => name));
+    expect([...uses.keys()].filter((name) => !names.has(name))).toEqual([]);
+    const pages = ['sketch', 'page', 'script', 'testing', 'review'];
+    const rest = things.filter(({ page, sort }) => pages.includes(page) && sort === 'function');
+    expect(rest.filter(({ name }) => uses.has(name)).length / rest.length).toBeGreaterThan(0.6);
+    expect(uses.get('mount')).toMatch(/^import \{ mount \} from 'frame-juggler\/browser';\n\n/);
+  });
+
+  test('has a picture of every example', () => {
+    for (const name of readExamples().keys()) {
+      const file = `docs/reference/pictures/${name.toLowerCase().replaceAll('.', '-')}.png`;
+      expect(readFileSync(file).subarray(1, 4).toString()).toBe('PNG');
+    }
+  });
+});
