@@ -71,6 +71,39 @@ for (const name of ['fontkit', 'linebreak', 'bidi-js'])
     define: { global: 'globalThis' },
     logLevel: 'warning',
   });
+// Node opens file after file, and the library has some two hundred: there it loads the same code in a few.
+const forNode = {
+  index: 'index',
+  browser: 'browser/index',
+  element: 'browser/element',
+  worker: 'browser/perform',
+  node: 'node/index',
+  testing: 'testing/index',
+  'draw-worker': 'node/draw-worker',
+};
+await build({
+  entryPoints: Object.entries(forNode).map(([out, file]) => ({ out, in: `${library}/dist/${file}.js` })),
+  outdir: `${library}/dist/packed`,
+  bundle: true,
+  splitting: true,
+  ignoreAnnotations: true,
+  format: 'esm',
+  platform: 'node',
+  target: 'node20.19',
+  packages: 'external',
+  logLevel: 'error',
+  plugins: [
+    {
+      name: 'share-the-fonts',
+      setup({ onResolve }) {
+        onResolve({ filter: /\/generated\// }, ({ path: to, resolveDir }) => ({
+          path: path.relative(path.resolve(library, 'dist/packed'), path.resolve(resolveDir, to)),
+          external: true,
+        }));
+      },
+    },
+  ],
+});
 const licenses = [...packages].sort().map((folder) => {
   const { name, version, license } = JSON.parse(readFileSync(`${folder}/package.json`, 'utf8'));
   const file = readdirSync(folder).find((entry) => /^licen[cs]e/i.test(entry));

@@ -1,5 +1,4 @@
 import { Command, InvalidArgumentError, Option } from 'commander';
-import { explanationLines } from 'frame-juggler';
 import {
   addRunOptions,
   countOption,
@@ -59,17 +58,16 @@ Examples:
           file,
           output: options.output,
           run: options,
-          options: handedOn(options, chosen),
+          options: {
+            ...handedOn(options, chosen),
+            as: options.json === true ? 'json' : options.words === true ? 'words' : 'table',
+            width: terminalWidth(),
+            whole: options.all === true || options.line !== undefined,
+          },
         } as const;
-        const found = await runJob(request, progress);
+        const text = await runJob(request, progress);
         progress.end();
-        const { words, ...explanation } = found;
-        if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
-        else if (options.words === true) process.stdout.write(`${words}\n`);
-        else
-          process.stdout.write(
-            `${explanationLines(explanation, terminalWidth(), options.all === true || options.line !== undefined).join('\n')}\n`,
-          );
+        process.stdout.write(`${text}\n`);
       } finally {
         progress.end();
       }

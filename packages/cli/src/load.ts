@@ -3,7 +3,7 @@ import { register } from 'node:module';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { addHostCode, type Sketch } from 'frame-juggler';
 import { loadSketch } from 'frame-juggler/node';
-import { sketchMark, type EntryPoints, type HookData } from './sketch-hooks.ts';
+import type { EntryPoints, HookData } from './sketch-hooks.ts';
 
 /** Where the running tool's own library is: a sketch anywhere gets it, with or without a package.json. */
 export const entryPoints: EntryPoints = {
@@ -14,6 +14,9 @@ export const entryPoints: EntryPoints = {
   'frame-juggler/node': import.meta.resolve('frame-juggler/node'),
 };
 
+/** The query parameter by which a sketch's own files are known; its value is new at each loading, so they are read anew. */
+const mark = 'sketch';
+
 let hooks: MessagePort | undefined;
 let loadings = 0;
 
@@ -22,7 +25,7 @@ export function readyToLoad(): void {
   if (hooks !== undefined) return;
   addHostCode(new URL('.', import.meta.url).href);
   const { port1, port2 } = new MessageChannel();
-  const data: HookData = { entryPoints, port: port2 };
+  const data: HookData = { entryPoints, mark, port: port2 };
   register('./sketch-hooks.js', { parentURL: import.meta.url, data, transferList: [port2] });
   // Errors then point at the lines that were written, not at those that were run.
   process.setSourceMapsEnabled(true);
@@ -42,7 +45,7 @@ export function load(file: string): Promise<Sketch> {
   readyToLoad();
   return loadSketch(file, (url) => {
     const marked = new URL(url);
-    marked.searchParams.set(sketchMark, String(++loadings));
+    marked.searchParams.set(mark, String(++loadings));
     return import(marked.href);
   });
 }

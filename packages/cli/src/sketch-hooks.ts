@@ -13,22 +13,22 @@ import { canCompile, compile } from './compile.ts';
 /** Where each of the library's entry points is. */
 export type EntryPoints = Readonly<Record<string, string>>;
 
-/** The query parameter by which a sketch's own files are known; its value is new at each loading, so they are read anew. */
-export const sketchMark = 'sketch';
-
 /** What the hooks are given: the library, and a port at which they tell which files sketches were read from. */
 export interface HookData {
   readonly entryPoints: EntryPoints;
+  /** The query parameter by which a sketch's own files are known. */
+  readonly mark: string;
   readonly port: MessagePort;
 }
 
 let entryPoints: EntryPoints = {};
+let mark = '';
 /** The files of sketches' own code, and those by which packages are imported. */
 const read = new Set<string>();
 const tried = ['.ts', '.mts', '.js', '.mjs', '/index.ts', '/index.js'];
 
-export const initialize: InitializeHook<HookData> = ({ entryPoints: given, port }) => {
-  entryPoints = given;
+export const initialize: InitializeHook<HookData> = ({ port, ...given }) => {
+  ({ entryPoints, mark } = given);
   port.on('message', () => port.postMessage([...read]));
   port.unref();
 };
@@ -64,7 +64,7 @@ export const load: LoadHook = async (url, context, next) => {
 
 /** A sketch's own files carry a mark in their address, which `loadSketch` begins and relative imports hand on. */
 function isSketchCode(url: string): boolean {
-  return url.startsWith('file:') && new URL(url).searchParams.has(sketchMark);
+  return url.startsWith('file:') && new URL(url).searchParams.has(mark);
 }
 
 function isFile(url: string): boolean {

@@ -1,6 +1,5 @@
 import { Command, Option } from 'commander';
 import { countOption, quietOption } from './arguments.ts';
-import { work } from './farm/worker.ts';
 
 /** The variable that holds the address of a queue, so that its password need not stand in a command. */
 export const queueVariable = 'JUGGLE_QUEUE';
@@ -44,6 +43,8 @@ Examples:
       const onSignal = (): void => stop.abort();
       process.once('SIGINT', onSignal).once('SIGTERM', onSignal);
       const say = (line: string): void => void (quiet === true || process.stderr.write(`${line}\n`));
+      // Loaded only here: no other command should wait for it.
+      const { work } = await import('./farm/worker.ts');
       await work({ queue, store, ...(threads !== undefined && { threads }), signal: stop.signal, say });
     });
 }

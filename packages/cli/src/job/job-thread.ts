@@ -1,6 +1,6 @@
 import { once } from 'node:events';
 import { parentPort } from 'node:worker_threads';
-import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
+import { addHostCode, asSketchError, explanationLines, SketchError } from 'frame-juggler';
 import {
   check,
   compare,
@@ -65,14 +65,16 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     const { packPage } = await import('../pack/pack-page.ts');
     return packPage(file, sketch, output!, handedOn(settings, ['seed', 'width', 'height', 'dials']), options, watched);
   },
-  async explain({ file, run, output, options }) {
+  async explain({ file, run, output, options: { as, width, whole, ...options } }) {
     const { sketch, settings } = await open(file, run);
-    return explain(sketch, {
+    const found = await explain(sketch, {
       ...settingsOnly(settings),
       ...options,
       ...watched,
       ...(output !== undefined && { output }),
     });
+    if (as === 'json') return JSON.stringify(found);
+    return as === 'words' ? found.words : explanationLines(found, width, whole).join('\n');
   },
   async check({ file, run, options }) {
     const { sketch, settings } = await open(file, run);

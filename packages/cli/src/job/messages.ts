@@ -3,7 +3,6 @@ import type {
   CheckOptions,
   CompareOptions,
   Comparison,
-  Explained,
   ExplainOptions,
   Rendered,
   RenderOptions,
@@ -24,9 +23,19 @@ export interface Jobs {
   render: { options: Partial<RenderOptions> & { readonly farm?: Farm }; facts: Rendered };
   strip: { options: StripOptions; facts: Strip };
   pack: { options: PackOptions; facts: Packed };
-  explain: { options: ExplainOptions; facts: Explained };
+  /** A frame of many items is long to tell: it is put into words in the thread. */
+  explain: { options: ExplainOptions & Telling; facts: string };
   check: { options: CheckOptions; facts: Checkup };
   compare: { options: CompareOptions & ComparedSides; facts: Comparison };
+}
+
+/** How an explanation is told. */
+export interface Telling {
+  readonly as: 'table' | 'words' | 'json';
+  /** How wide a table may be, in letters. */
+  readonly width: number;
+  /** Whether each of many like items has a row of its own. */
+  readonly whole: boolean;
 }
 
 /** Which frames of which files are compared. */

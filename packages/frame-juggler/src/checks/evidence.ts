@@ -3,7 +3,7 @@ import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Item } from '../frame/reader.ts';
 import { intersectBoxes, type Box } from '../geometry/box.ts';
 import { pathBox } from '../geometry/path.ts';
-import type { ItemDescription } from '../review/describe.ts';
+import type { ItemInWords } from '../review/describe.ts';
 import type { Noted, PaintLog } from './watch.ts';
 
 /*
@@ -14,7 +14,7 @@ import type { Noted, PaintLog } from './watch.ts';
 /** An item of a frame that was looked at in full. */
 export interface SeenItem {
   readonly item: Item;
-  readonly description: ItemDescription;
+  readonly description: ItemInWords;
   /** Its place in the frame's columns. */
   readonly place: number;
   /** The pixels under it before it was drawn: whether it changes any, and the mean of those that it covers. */

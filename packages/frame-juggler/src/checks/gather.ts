@@ -4,7 +4,7 @@ import { intersectBoxes, padBox } from '../geometry/box.ts';
 import { multiply, scaling } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
 import { canvasBox } from '../review/canvas-box.ts';
-import { describeFrame } from '../review/describe.ts';
+import { itemsInWords } from '../review/describe.ts';
 import { isSameFrame } from '../review/same-frame.ts';
 import type { Run } from '../sketch/run.ts';
 import { withParts, type Sketch } from '../sketch/sketch.ts';
@@ -95,7 +95,7 @@ async function detailOf(run: Run, noted: Noted, at: number, painted: Frame): Pro
   const frame = await run.paint(true);
   noted.log = undefined;
   noteLacking(log);
-  const { items } = describeFrame(frame);
+  const items = itemsInWords(frame);
   const under = underItems(frame);
   const reader = new FrameReader(frame);
   const seen = reader.items().map((item, i): SeenItem => ({

@@ -1,6 +1,6 @@
 import { apply, identity, rotation as rotationMatrix, type Matrix } from './matrix.ts';
 import { sinCos } from '../maths/degrees.ts';
-import { emptyBox, growBox, type Box } from './box.ts';
+import type { Box } from './box.ts';
 import { atan2 } from '../maths/arc.ts';
 
 /**
@@ -86,13 +86,19 @@ export function ellipsePoint(
  * An empty path gives an empty box.
  */
 export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = path.length): Box {
-  let box = emptyBox;
+  const [a, b, c, d, e, f] = matrix;
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
   let x = 0;
   let y = 0;
   let startX = 0;
   let startY = 0;
   const add = (px: number, py: number): void => {
-    box = growBox(box, ...apply(matrix, px, py));
+    const toX = a * px + c * py + e;
+    const toY = b * px + d * py + f;
+    left = Math.min(left, toX);
+    top = Math.min(top, toY);
+    right = Math.max(right, toX);
+    bottom = Math.max(bottom, toY);
   };
   for (let i = from; i < to; i += commandLength[path[i]]) {
     switch (path[i]) {
@@ -169,7 +175,7 @@ export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = pa
         [x, y] = [startX, startY];
     }
   }
-  return box;
+  return { left, top, right, bottom };
 }
 
 /** The real roots of a·t² + b·t + c. */

@@ -2,7 +2,7 @@ import { packGifIndices } from '../formats/gif.ts';
 import { evenSide, toEvenSides, y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
 import { frameInWords } from '../review/words.ts';
-import { RasterSurface, type KeptPixels, type Rendering, type Rows } from '../surfaces/raster/surface.ts';
+import { RasterSurface, type KeptPixels, type Rows } from '../surfaces/raster/surface.ts';
 import { svgParts } from '../surfaces/svg/svg.ts';
 import { encodePng } from './png.ts';
 import type { Provenance } from './provenance.ts';
@@ -36,10 +36,13 @@ export interface PackTask {
   readonly indices: Uint8Array;
 }
 
-const surface = new RasterSurface();
+/** Made once something is drawn in this thread. */
+let made: RasterSurface | undefined;
+const ownSurface = (): RasterSurface => (made ??= new RasterSurface());
 
 /** Draws a share of a frame into the memory that was given for it. */
 export function drawShare({ frame, rows, under, into }: ShareTask): void {
+  const surface = ownSurface();
   surface.reset();
   if (under !== undefined) surface.put({ ...under, rows, pixels: rowsOf(under, rows) });
   surface.draw(frame, rows);
@@ -58,11 +61,12 @@ export function draw(task: DrawTask | PackTask): Uint8Array {
     if (!('frames' in task)) throw new Error('SVG is written from frames, not from pixels');
     return inUtf8(svgParts(task.frames, product.texts));
   }
+  const surface = ownSurface();
   if ('frames' in task) {
     surface.reset();
     for (const frame of task.frames) surface.draw(frame);
   } else surface.put(task.kept);
-  return encode(surface.drawn, product);
+  return encode(surface, product);
 }
 
 /** What is made of a picture that tells in words what is to be seen, with those words. */
@@ -74,7 +78,7 @@ export function withWords(product: Product, frame: Frame): Product {
 
 type Encoders = {
   [Type in Exclude<Product['type'], 'svg'>]: (
-    rendering: Rendering,
+    surface: RasterSurface,
     product: Extract<Product, { type: Type }>,
   ) => Uint8Array;
 };
@@ -94,16 +98,21 @@ function inUtf8(parts: Iterable<string>): Buffer {
 
 /** What is made of what the surface has drawn. */
 const encoders: Encoders = {
-  png: (rendering, { texts }) => encodePng(rendering, texts, rendering.opaque ? surface.rowsWithoutAlpha : undefined),
-  y4m: ({ data, width, height }, { chroma, even }) =>
-    even === true
+  png: (surface, { texts }) => {
+    const { drawn } = surface;
+    return encodePng(drawn, texts, drawn.opaque ? surface.rowsWithoutAlpha : undefined);
+  },
+  y4m: (surface, { chroma, even }) => {
+    const { data, width, height } = surface.drawn;
+    return even === true
       ? y4mFrame(toEvenSides(data, width, height), evenSide(width), evenSide(height), chroma)
-      : y4mFrame(data, width, height, chroma),
+      : y4mFrame(data, width, height, chroma);
+  },
   // The surface draws on in the same memory.
-  pixels: ({ data }) => data.slice(),
-  kept: () => surface.premultiplied.slice(),
+  pixels: (surface) => surface.drawn.data.slice(),
+  kept: (surface) => surface.premultiplied.slice(),
 };
 
-function encode(rendering: Rendering, product: Exclude<Product, { type: 'svg' }>): Uint8Array {
-  return (encoders[product.type] as (rendering: Rendering, product: Product) => Uint8Array)(rendering, product);
+function encode(surface: RasterSurface, product: Exclude<Product, { type: 'svg' }>): Uint8Array {
+  return (encoders[product.type] as (surface: RasterSurface, product: Product) => Uint8Array)(surface, product);
 }

@@ -71,43 +71,46 @@ export function sharesOf(frame: Frame): SeenShare[] | undefined {
   return frame.order.length <= maxForSeen ? seenShares(frame) : undefined;
 }
 
-/**
- * What a frame drew, in painter's order.
- * @param shares what can be seen of each item, where that is known already
- */
-export function describeFrame(frame: Frame, shares = sharesOf(frame)): FrameDescription {
-  const reader = new FrameReader(frame);
-  const items = reader.items();
-  const canvas = canvasBox(frame);
-  const places = new Map<number, number[]>();
+/** An item but for its outline, which is long to write out: only whoever draws or compares outlines wants it. */
+export type ItemInWords = Omit<ItemDescription, 'outline'>;
+
+/** What a frame drew, in painter's order, with its outlines and its groups. */
+export function describeFrame(frame: Frame): FrameDescription {
+  const items = new FrameReader(frame).items();
   return {
     groups: frame.groups.map((group) => ({ label: group.label, style: groupInWords(group) })),
-    items: items.map((item, i) => {
-      const place = frame.order[i];
-      const box = pathBox(item.path, item.transform);
-      const share = shares?.[i];
-      return {
-        number: place + 1,
-        shape: item.shape,
-        label: item.label,
-        text: item.text,
-        groups: groupsAbout(frame, frame.columns.group[place] ?? 0, places),
-        source: item.source,
-        box,
-        // Worked out for whoever asks: it takes long, and only whoever draws outlines wants it.
-        get outline() {
-          return pathData(item.path);
-        },
-        transform: item.transform,
-        placed: transformInWords(item.transform),
-        fill: item.fill === undefined ? undefined : paintInWords(item.fill),
-        stroke: strokeInWords(item),
-        style: styleInWords(item),
-        seen: share?.seen,
-        hidden: whyHidden(item, box, canvas, share),
-      };
-    }),
+    items: itemsInWords(frame).map((item, i) => ({ ...item, outline: pathData(items[i].path) })),
   };
+}
+
+/**
+ * The items of a frame, in painter's order.
+ * @param shares what can be seen of each, where that is known already
+ */
+export function itemsInWords(frame: Frame, shares = sharesOf(frame)): ItemInWords[] {
+  const canvas = canvasBox(frame);
+  const places = new Map<number, number[]>();
+  return new FrameReader(frame).items().map((item, i) => {
+    const place = frame.order[i];
+    const box = pathBox(item.path, item.transform);
+    const share = shares?.[i];
+    return {
+      number: place + 1,
+      shape: item.shape,
+      label: item.label,
+      text: item.text,
+      groups: groupsAbout(frame, frame.columns.group[place] ?? 0, places),
+      source: item.source,
+      box,
+      transform: item.transform,
+      placed: transformInWords(item.transform),
+      fill: item.fill === undefined ? undefined : paintInWords(item.fill),
+      stroke: strokeInWords(item),
+      style: styleInWords(item),
+      seen: share?.seen,
+      hidden: whyHidden(item, box, canvas, share),
+    };
+  });
 }
 
 function groupsAbout(frame: Frame, place: number, known: Map<number, number[]>): number[] {

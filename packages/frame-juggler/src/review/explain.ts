@@ -3,7 +3,7 @@ import type { Frame } from '../frame/frame.ts';
 import type { Box } from '../geometry/box.ts';
 import { short } from '../geometry/write-path-data.ts';
 import { cssColor } from '../paint/color.ts';
-import { describeFrame, type Hidden, type ItemDescription } from './describe.ts';
+import { itemsInWords, type Hidden, type ItemInWords } from './describe.ts';
 import { itemsAt } from './hit.ts';
 import type { SeenShare } from './seen.ts';
 import { tableLines, wrapLines, type TableRow } from './table.ts';
@@ -18,7 +18,7 @@ export interface ExplainWish {
   readonly line?: number;
 }
 
-/** An item as it is explained; see {@link ItemDescription}. */
+/** An item as it is explained; see {@link ItemInWords}. */
 export interface ExplainedItem {
   readonly number: number;
   readonly shape: string;
@@ -81,11 +81,11 @@ export function explainFrame(
   wish: ExplainWish = {},
   { colorAt, shares }: ExplainHelp = {},
 ): Explanation {
-  const { items, groups } = describeFrame(frame, shares);
-  const explained = (item: ItemDescription): ExplainedItem =>
+  const items = itemsInWords(frame, shares);
+  const explained = (item: ItemInWords): ExplainedItem =>
     plain(
       item,
-      item.groups.map((place) => groups[place].label ?? ''),
+      item.groups.map((place) => frame.groups[place].label ?? ''),
     );
   const { pixel } = wish;
   const chosen = pixel === undefined ? items.filter((item) => isWanted(item, wish)) : atPixel(frame, items, pixel);
@@ -101,16 +101,16 @@ export function explainFrame(
   };
 }
 
-function isWanted({ number, source }: ItemDescription, { item, line }: ExplainWish): boolean {
+function isWanted({ number, source }: ItemInWords, { item, line }: ExplainWish): boolean {
   return (item === undefined || item === number) && (line === undefined || line === source?.line);
 }
 
 /** The items at the middle of a pixel, topmost first. */
 function atPixel(
   frame: Frame,
-  items: readonly ItemDescription[],
+  items: readonly ItemInWords[],
   [x, y]: readonly [number, number],
-): ItemDescription[] {
+): ItemInWords[] {
   const byNumber = new Map(items.map((item) => [item.number, item]));
   return itemsAt(frame, ...unitsAt(frame, x + 0.5, y + 0.5)).map((place) => byNumber.get(place + 1)!);
 }
@@ -121,7 +121,7 @@ export function unitsAt({ view: [a, b, c, d, e, f] }: Frame, x: number, y: numbe
   return [(d * (x - e) - c * (y - f)) / det, (a * (y - f) - b * (x - e)) / det];
 }
 
-function plain(item: ItemDescription, groups: readonly string[]): ExplainedItem {
+function plain(item: ItemInWords, groups: readonly string[]): ExplainedItem {
   const { number, shape, label, text, source, box, fill, stroke, style, transform, placed, seen, hidden } = item;
   return {
     number,

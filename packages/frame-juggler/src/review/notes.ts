@@ -1,6 +1,6 @@
 import type { SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
-import { describeFrame, type Hidden, type ItemDescription } from './describe.ts';
+import { itemsInWords, type Hidden, type ItemInWords } from './describe.ts';
 import { isSameFrame } from './same-frame.ts';
 
 /** Above so many items it is not looked for what can be seen of them. */
@@ -28,7 +28,7 @@ export function notesOnFrame(painted: Frame | undefined, again: Frame, at: numbe
   if (again.lacking.length > 0) note(`the font has no ${again.lacking.map((one) => `“${one}”`).join(', ')}`);
   if (again.order.length === 0) note(`nothing was drawn in frame ${at}`);
   else if (again.order.length <= maxItems) {
-    const { items } = describeFrame(again);
+    const items = itemsInWords(again);
     if (items.every(({ hidden }) => hidden !== undefined))
       note(`nothing that frame ${at} drew can be seen: ${reasons(items)}`, items[0].source);
   }
@@ -36,7 +36,7 @@ export function notesOnFrame(painted: Frame | undefined, again: Frame, at: numbe
 }
 
 /** "3 off the canvas, 1 covered" */
-function reasons(items: readonly ItemDescription[]): string {
+function reasons(items: readonly ItemInWords[]): string {
   const counts = new Map<Hidden, number>();
   for (const { hidden } of items) if (hidden !== undefined) counts.set(hidden, (counts.get(hidden) ?? 0) + 1);
   return [...counts].map(([hidden, count]) => `${count} ${hidden}`).join(', ');

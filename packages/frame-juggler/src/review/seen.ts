@@ -32,21 +32,19 @@ export function seenShares(frame: Frame): SeenShare[] {
   const through = new Float32Array(width * height).fill(1);
   const view = multiply(scaling(density, density), frame.view);
   const surfaces = new Surfaces();
+  // One frame stands for each item in turn: to copy all that a frame has would take longer than to draw a small one.
+  const alone: { -readonly [Key in keyof Frame]: Frame[Key] } = { ...frame, density: 1, background: 0, carry: 0 };
   for (let i = order.length - 1; i >= 0; i--) {
     const box = boxes[i];
     if (box === undefined) continue;
     const [across, down] = [box.right - box.left, box.bottom - box.top];
     // Only the pixels that it can reach are drawn.
     const { surface, ...size } = surfaces.ofAtLeast(across, down);
-    surface.draw({
-      ...frame,
-      ...size,
-      density: 1,
-      view: multiply(translation(-box.left, -box.top), view),
-      background: 0,
-      carry: 0,
-      order: order.subarray(i, i + 1),
-    });
+    alone.width = size.width;
+    alone.height = size.height;
+    alone.view = multiply(translation(-box.left, -box.top), view);
+    alone.order = order.subarray(i, i + 1);
+    surface.draw(alone);
     const data = surface.premultiplied;
     let all = 0;
     let seen = 0;

@@ -30,22 +30,28 @@ export async function paintedFrame(sketch: Sketch, read: Complete<typeof oneFram
   const run = openRun(sketch, read);
   const wanted = read.seconds === undefined ? (read.frame ?? 0) : run.frameAtSeconds(read.seconds);
   const at = run.frameAfterRounds(wanted);
-  const surface = new RasterSurface();
   // Nothing is drawn before it is asked for, but what others lie over: under a carry the picture is of all frames.
-  let last: Frame | undefined;
-  let done = 0;
-  await run.drawTo(at, -1, (painted) => {
-    if (last !== undefined) surface.draw(last);
-    last = painted;
-    read.onProgress?.(++done, run.sketch.carry === 0 ? 1 : at + 1);
-  });
+  let surface: RasterSurface | undefined;
+  if (run.sketch.carry === 0) await run.goTo(at);
+  else {
+    const carried = (surface = new RasterSurface());
+    let last: Frame | undefined;
+    let done = 0;
+    await run.drawTo(at, -1, (painted) => {
+      if (last !== undefined) carried.draw(last);
+      last = painted;
+      read.onProgress?.(++done, at + 1);
+    });
+  }
+  const frame = await run.paint(true);
   let drawn: Picture | undefined;
   const picture = (): Picture => {
     if (drawn === undefined) {
-      surface.draw(last!);
+      surface ??= new RasterSurface();
+      surface.draw(frame);
       drawn = surface.picture();
     }
     return drawn;
   };
-  return { run, at, frame: await run.paint(true), picture };
+  return { run, at, frame, picture };
 }

@@ -81,6 +81,7 @@ export class Engine {
   readonly calls = instantiate();
   private readonly path = new Numbers(this.calls);
   private readonly pattern = new Numbers(this.calls);
+  private lastPath: Path | undefined;
   private lastDash: readonly number[] = [];
 
   /** The address of so much new memory, in bytes. */
@@ -98,8 +99,10 @@ export class Engine {
     return new Float64Array(this.calls.memory.buffer, unsigned(at), length);
   }
 
-  /** Takes outlines in, in the place of those it had. */
+  /** Takes the outlines of a frame in, in the place of those it had. A frame's never change: the same list is there still. */
   takePath(path: Path): void {
+    if (path === this.lastPath) return;
+    this.lastPath = path;
     this.path.take(path);
   }
 
@@ -176,7 +179,8 @@ export class Engine {
   }
 
   private chooseWhole(path: Path, matrix: Matrix, { left, top, right, bottom }: Box): void {
-    this.takePath(path);
+    this.lastPath = undefined;
+    this.path.take(path);
     this.chooseOutline(0, path.length, matrix);
     this.calls.look(left, top, right, bottom);
   }
