@@ -200,8 +200,8 @@ export function sketchLine(): SourceLine | undefined {
 
 const linesByPlace = new Map<string, SourceLine>();
 const maxPlaces = 10_000;
-/** The library's own calls are few where a line is asked for. */
-const nearCalls = 8;
+/** The library's own calls are few where a line is asked for, and each costs a microsecond to be told of. */
+const nearCalls = 6;
 
 /** What V8 tells of a call: where it is in the code that is run. */
 interface CallSite {
@@ -213,7 +213,7 @@ interface CallSite {
 /** Where the sketch called the library, in the code that is run; undefined where the engine does not tell. */
 function placeOfCall(): string | undefined {
   const engine = Error as {
-    captureStackTrace?: (target: object) => void;
+    captureStackTrace?: (target: object, below: () => unknown) => void;
     prepareStackTrace?: unknown;
     stackTraceLimit?: number;
   };
@@ -223,7 +223,7 @@ function placeOfCall(): string | undefined {
   engine.prepareStackTrace = (_: unknown, calls: CallSite[]) => calls;
   try {
     const holder: { stack?: unknown } = {};
-    engine.captureStackTrace(holder);
+    engine.captureStackTrace(holder, sketchLine);
     if (!Array.isArray(holder.stack)) return undefined;
     for (const call of holder.stack as CallSite[]) {
       const file = call.getFileName();

@@ -1,3 +1,5 @@
+import type { Matrix } from './matrix.ts';
+
 /** An upright box by its least and greatest coordinates. An empty box has `left` beyond `right`. */
 export interface Box {
   readonly left: number;
@@ -9,6 +11,18 @@ export interface Box {
 /** The box with `by` more on every side. */
 export function padBox(box: Box, by: number): Box {
   return { left: box.left - by, top: box.top - by, right: box.right + by, bottom: box.bottom + by };
+}
+
+/** The smallest upright box about a box under a transform. */
+export function boxUnder(box: Box, [a, b, c, d, e, f]: Matrix): Box {
+  const { left, top, right, bottom } = box;
+  if (left > right) return box;
+  return {
+    left: Math.min(a * left, a * right) + Math.min(c * top, c * bottom) + e,
+    top: Math.min(b * left, b * right) + Math.min(d * top, d * bottom) + f,
+    right: Math.max(a * left, a * right) + Math.max(c * top, c * bottom) + e,
+    bottom: Math.max(b * left, b * right) + Math.max(d * top, d * bottom) + f,
+  };
 }
 
 /** What two boxes share; empty where they share nothing. */

@@ -3,12 +3,11 @@ import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Group, type Item, type ItemPaint } from '../frame/reader.ts';
 import type { Box } from '../geometry/box.ts';
 import { determinant, inverse, type Matrix } from '../geometry/matrix.ts';
-import { pathBox } from '../geometry/path.ts';
 import { pathData, short } from '../geometry/write-path-data.ts';
 import { atan2 } from '../maths/arc.ts';
 import { hypot } from '../maths/power.ts';
 import { cssColor } from '../paint/color.ts';
-import { canvasBox } from './canvas-box.ts';
+import { canvasBox, itemBoxes } from './boxes.ts';
 import { seenShares, type SeenShare } from './seen.ts';
 
 /*
@@ -89,10 +88,11 @@ export function describeFrame(frame: Frame): FrameDescription {
  */
 export function itemsInWords(frame: Frame, shares = sharesOf(frame)): ItemInWords[] {
   const canvas = canvasBox(frame);
+  const boxes = itemBoxes(frame);
   const places = new Map<number, number[]>();
   return new FrameReader(frame).items().map((item, i) => {
     const place = frame.order[i];
-    const box = pathBox(item.path, item.transform);
+    const box = boxes[i];
     const share = shares?.[i];
     return {
       number: place + 1,

@@ -106,11 +106,7 @@ function isWanted({ number, source }: ItemInWords, { item, line }: ExplainWish):
 }
 
 /** The items at the middle of a pixel, topmost first. */
-function atPixel(
-  frame: Frame,
-  items: readonly ItemInWords[],
-  [x, y]: readonly [number, number],
-): ItemInWords[] {
+function atPixel(frame: Frame, items: readonly ItemInWords[], [x, y]: readonly [number, number]): ItemInWords[] {
   const byNumber = new Map(items.map((item) => [item.number, item]));
   return itemsAt(frame, ...unitsAt(frame, x + 0.5, y + 0.5)).map((place) => byNumber.get(place + 1)!);
 }
@@ -145,15 +141,23 @@ function plain(item: ItemInWords, groups: readonly string[]): ExplainedItem {
 const fewItems = 40;
 const shownOfRun = 2;
 
-/** The items about a place that one line drew in one go, in one kind and paint: the first and the last. */
-function runAbout(items: readonly ExplainedItem[], place: number): [number, number] {
-  const keyOf = ({ shape, line, fill, stroke, hidden, label }: ExplainedItem): string =>
-    [shape, line?.file, line?.line, fill, stroke, hidden, label].join('\n');
-  const key = keyOf(items[place]);
-  let [from, to] = [place, place];
-  while (from > 0 && keyOf(items[from - 1]) === key) from--;
-  while (to < items.length - 1 && keyOf(items[to + 1]) === key) to++;
-  return [from, to];
+/** The last of the items from a place on that one line drew in one go, in one kind and paint. */
+function lastOfRun(items: readonly ExplainedItem[], from: number): number {
+  let to = from;
+  while (to < items.length - 1 && isAlike(items[from], items[to + 1])) to++;
+  return to;
+}
+
+function isAlike(one: ExplainedItem, other: ExplainedItem): boolean {
+  return (
+    one.shape === other.shape &&
+    one.line?.file === other.line?.file &&
+    one.line?.line === other.line?.line &&
+    one.fill === other.fill &&
+    one.stroke === other.stroke &&
+    one.hidden === other.hidden &&
+    one.label === other.label
+  );
 }
 
 /**
@@ -180,13 +184,7 @@ export function explanationLines(explanation: Explanation, width = 100, whole = 
   const rows: TableRow[] = [];
   let [about, placed] = ['', ''];
   const main = mainFile(items);
-  for (const [place, item] of items.entries()) {
-    const [from, to] = whole || items.length < fewItems ? [place, place] : runAbout(items, place);
-    if (place - from >= shownOfRun && place < to) {
-      if (place - from === shownOfRun)
-        rows.push(`     … ${to - place} more like these from line ${item.line?.line ?? '?'}`);
-      continue;
-    }
+  const addRow = (item: ExplainedItem): void => {
     const groups = item.groups.filter((label) => label !== '').join(' › ');
     if (groups !== about && pixel === undefined) rows.push(groups === '' ? '     (in no group)' : `     in ${groups}`);
     about = groups;
@@ -195,6 +193,16 @@ export function explanationLines(explanation: Explanation, width = 100, whole = 
     rows.push([String(number), whatOf(item), whereOf(item.box), fill, pen, seenOf(item), lineOf(line, main)]);
     if (item.placed !== placed && item.placed !== '') rows.push(`     ${roughly(item.placed)}`);
     ({ placed } = item);
+  };
+  let next = 0;
+  while (next < items.length) {
+    const from = next;
+    const to = whole || items.length < fewItems ? from : lastOfRun(items, from);
+    next = to + 1;
+    const leftOut = to - from - shownOfRun;
+    items.slice(from, leftOut > 0 ? from + shownOfRun : to).forEach(addRow);
+    if (leftOut > 0) rows.push(`     … ${leftOut} more like these from line ${items[from].line?.line ?? '?'}`);
+    addRow(items[to]);
   }
   return [head, ...at, '', ...tableLines(columns, rows, width)];
 }

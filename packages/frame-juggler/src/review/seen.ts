@@ -1,9 +1,9 @@
 import { FrameReader, type Item } from '../frame/reader.ts';
 import type { Frame } from '../frame/frame.ts';
-import { intersectBoxes, padBox, type Box } from '../geometry/box.ts';
+import { boxUnder, intersectBoxes, padBox, type Box } from '../geometry/box.ts';
 import { largestScale, multiply, scaling, translation, type Matrix } from '../geometry/matrix.ts';
-import { pathBox } from '../geometry/path.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
+import { itemBoxes } from './boxes.ts';
 
 /** How wide and high, in pixels, frames are looked at for this: enough to tell a hundredth of most shapes. */
 const lookedAt = 480;
@@ -91,11 +91,12 @@ function placesOf(
   frame: Frame,
   items: readonly Item[],
 ): { density: number; width: number; height: number; boxes: (Box | undefined)[] } {
+  const outlines = itemBoxes(frame);
   let density = Math.min(maxDensity, lookedAt / Math.max(frame.width, frame.height));
   for (;;) {
     const [width, height] = [frame.width, frame.height].map((side) => Math.max(1, Math.round(side * density)));
     const view = multiply(scaling(density, density), frame.view);
-    const boxes = items.map((item) => pixelBox(item, view, width, height));
+    const boxes = items.map((item, i) => pixelBox(item, outlines[i], view, width, height));
     const pixels = boxes.reduce(
       (sum, box) => sum + (box === undefined ? 0 : (box.right - box.left) * (box.bottom - box.top)),
       0,
@@ -105,10 +106,19 @@ function placesOf(
   }
 }
 
-function pixelBox({ path, transform, stroke }: Item, view: Matrix, width: number, height: number): Box | undefined {
-  const matrix = multiply(view, transform);
-  const reach = stroke === undefined ? 0 : (stroke.width * Math.max(stroke.miterLimit, 1.5) * largestScale(matrix)) / 2;
-  const { left, top, right, bottom } = intersectBoxes(padBox(pathBox(path, matrix), reach + 1), {
+/** @param outline the box of its outline, in the sketch's units */
+function pixelBox(
+  { transform, stroke }: Item,
+  outline: Box,
+  view: Matrix,
+  width: number,
+  height: number,
+): Box | undefined {
+  const reach =
+    stroke === undefined
+      ? 0
+      : (stroke.width * Math.max(stroke.miterLimit, 1.5) * largestScale(multiply(view, transform))) / 2;
+  const { left, top, right, bottom } = intersectBoxes(padBox(boxUnder(outline, view), reach + 1), {
     left: 0,
     top: 0,
     right: width,

@@ -1,10 +1,9 @@
 import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Item } from '../frame/reader.ts';
 import { intersectBoxes, type Box } from '../geometry/box.ts';
-import { pathBox } from '../geometry/path.ts';
 import { atan2 } from '../maths/arc.ts';
 import { alphaOf, blueOf, greenOf, redOf, type PackedColor } from '../paint/color.ts';
-import { canvasBox } from './canvas-box.ts';
+import { canvasBox, itemBoxes } from './boxes.ts';
 import type { SeenShare } from './seen.ts';
 
 /** So many things are named; the rest is counted. */
@@ -45,6 +44,7 @@ export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): strin
 function thingsOf(frame: Frame, items: readonly Item[], shares: readonly SeenShare[] | undefined): Thing[] {
   const canvas = canvasBox(frame);
   const area = (canvas.right - canvas.left) * (canvas.bottom - canvas.top);
+  const boxes = itemBoxes(frame);
   const things = new Map<string, Thing>();
   /** Things of a group are one. */
   const groups = new Map<string, Set<unknown>>();
@@ -54,7 +54,7 @@ function thingsOf(frame: Frame, items: readonly Item[], shares: readonly SeenSha
     const { label, whole } = labelOf(item);
     const name =
       label ?? (item.text === undefined ? `${paintWord(item)}${item.shape}` : `“${item.text.replaceAll('\n', ' ')}”`);
-    const box = intersectBoxes(pathBox(item.path, item.transform), canvas);
+    const box = intersectBoxes(boxes[at], canvas);
     if (!(box.right >= box.left && box.bottom >= box.top)) return;
     const weight = (((box.right - box.left) * (box.bottom - box.top)) / area) * seen;
     const known = things.get(name);
