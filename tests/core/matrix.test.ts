@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { boxUnder } from '../../packages/frame-juggler/src/geometry/box.ts';
 import {
   aboutPoint,
   apply,
@@ -29,6 +30,19 @@ describe('matrices', () => {
       fc.property(matrices, matrices, small, small, (m, n, x, y) => {
         close(multiply(m, inverse(m) as Matrix), identity);
         close(apply(multiply(m, n), x, y), apply(m, ...apply(n, x, y)));
+      }),
+    );
+  });
+
+  test('a box under a transform is the box of its four corners', () => {
+    fc.assert(
+      fc.property(matrices, small, small, factor, factor, (m, left, top, width, height) => {
+        const [right, bottom] = [left + width, top + height];
+        const corners = [[left, top], [right, top], [right, bottom], [left, bottom]].map(([x, y]) => apply(m, x, y)); // prettier-ignore
+        const [xs, ys] = [0, 1].map((axis) => corners.map((corner) => corner[axis]));
+        const box = boxUnder({ left, top, right, bottom }, m);
+        const { min, max } = Math;
+        close([box.left, box.top, box.right, box.bottom], [min(...xs), min(...ys), max(...xs), max(...ys)]);
       }),
     );
   });

@@ -115,6 +115,21 @@ describe('an explanation', () => {
     expect(lines.filter((line) => line.length > width)).toEqual([]);
     expect(lines.join('\n')).toMatch(/in lamp\n +2 +circle[\s\S]*moved to 50, 50, turned by 30°/);
   });
+  test('names two and the last of many like items, every item of few and of all when asked', () => {
+    // Runs of 1, 2, 3, 4 and 40 like dots, told apart by their fills.
+    const runs = [1, 2, 3, 4, 40];
+    const paint = (canvas: Canvas): void =>
+      runs.forEach((count, y) => {
+        for (let i = 0; i < count; i++) canvas.dot({ at: [i * 2, y * 9 + 9], fill: ['red', 'teal'][y % 2] });
+      });
+    const explanation = explainFrame(record(paint), { title: 'Lamps', frame: 0, seed: 1 });
+    const numbers = (whole: boolean): string[] =>
+      explanationLines(explanation, 100, whole)
+        .slice(3)
+        .map((line) => /^ *(\d+|… \d+ more)/.exec(line)![1]);
+    expect(numbers(false).join(' ')).toBe('1 2 3 4 5 6 7 8 … 1 more 10 11 12 … 37 more 50');
+    expect(numbers(true)).toHaveLength(50);
+  });
   test('of a pixel goes from top to bottom', () => {
     const { items, pixel } = explainFrame(
       frame,
