@@ -2,13 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import { mkdtempSync, readFileSync, rmSync, statSync, chmodSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { partsOfCall } from '../../packages/cli/src/by-hand/call-parts.ts';
+import { parseAst } from 'rolldown/parseAst';
+import { callAt, partsOfCall, type Node } from '../../packages/cli/src/by-hand/call-parts.ts';
 import { Edits } from '../../packages/cli/src/by-hand/edits.ts';
 
 const parts = (code: string, line = 1, column?: number) => {
   const at = column ?? code.split('\n')[line - 1].indexOf('.') + 2;
-  return partsOfCall('pier.ts', code, line, at)?.parts.map(({ path: way, kind, written }) => `${way} ${kind} ${written}`);
-}; // prettier-ignore
+  const call = callAt(parseAst(code, { lang: 'ts' }) as unknown as Node, code, line, at);
+  return call && partsOfCall(call, code).parts.map(({ path: way, kind, written }) => `${way} ${kind} ${written}`);
+};
 
 describe('what a call is given', () => {
   test('is told by its way, literals apart from what is computed', () => {
@@ -26,7 +28,7 @@ describe('what a call is given', () => {
       'canvas.group({ rotate: 30 }, () => {\n  canvas.dot({ at: [5, 6] }); canvas.dot({ at: [7, at(8)] });\n});';
     expect(parts(code, 2, 10)).toEqual(['at[0] number 5', 'at[1] number 6']);
     expect(parts(code, 2, 38)).toEqual(['at[0] number 7', 'at[1].at 1 number 8']);
-    expect(partsOfCall('pier.ts', 'const x = 1;', 1, 3)).toBeUndefined();
+    expect(parts('const x = 1;', 1, 3)).toBeUndefined();
   });
 });
 

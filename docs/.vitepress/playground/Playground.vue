@@ -3,8 +3,9 @@ import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useData, withBase } from 'vitepress';
 import { compileSketch } from './compile.ts';
 import { openEditor, type Editor } from './editor.ts';
-import type { Begin, FromFrame, ToFrame } from './messages.ts';
+import type { Ask, Asked, Begin, FromFrame, ToFrame } from './messages.ts';
 import { readShared, writeShared } from './share.ts';
+import { textEdits, type EditedSketch } from './text-edits.ts';
 
 /* An editor beside the viewer: every change is compiled and shown. */
 
@@ -33,13 +34,38 @@ const addresses = (): Record<string, string> => ({
   'frame-juggler': new URL(withBase('/viewer/library/index.js'), location.href).href,
 });
 
-function run(): void {
-  if (editor === undefined || !frameReady) return;
-  const compiled = compileSketch(editor.source, addresses());
+let ran: EditedSketch['ran'];
+
+function run(source = editor?.source): void {
+  if (source === undefined || !frameReady) return;
+  const compiled = compileSketch(source, addresses());
   if ('code' in compiled) {
+    ran = { source, code: compiled.code };
     tell({ type: 'run', code: compiled.code, begin: first });
     first = undefined;
   } else show(compiled);
+}
+
+/** What the frame asks of the text, answered. */
+const answers = textEdits({
+  get source() {
+    return editor!.source;
+  },
+  get ran() {
+    return ran;
+  },
+  change: (changes) => editor!.change(changes),
+  put: (source) => editor!.put(source),
+  run,
+});
+
+async function answer({ number, what, of }: Ask<keyof Asked>): Promise<void> {
+  try {
+    const found = await (answers[what] as (of: unknown) => unknown)(of);
+    tell({ type: 'answer', to: number, answer: found });
+  } catch (thrown) {
+    tell({ type: 'answer', to: number, answer: undefined, problem: (thrown as Error).message });
+  }
 }
 
 function show(fault: { reason: string; line: number | undefined } | undefined): void {
@@ -56,13 +82,14 @@ function heard({ data, source: from }: MessageEvent<FromFrame>): void {
     run();
   } else if (data.type === 'fault') show(data.fault);
   else if (data.type === 'chosen') begin = data.begin;
+  else if (data.type === 'ask') void answer(data);
   else editor?.goTo(data.line);
 }
 
 function changed(): void {
   said.value = '';
   clearTimeout(timer);
-  timer = setTimeout(run, settleTime);
+  timer = setTimeout(() => run(), settleTime);
 }
 
 function startAgain(): void {

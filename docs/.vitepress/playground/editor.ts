@@ -7,6 +7,7 @@ import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
 import { EditorState } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
+import type { Change } from '../../../packages/cli/src/viewer/protocol.ts';
 
 /*
  * The editor beside a live picture: code in, every change told; marks where something is wrong.
@@ -22,6 +23,8 @@ export interface Editor {
   readonly source: string;
   /** Another text, of which no change is told. */
   put(source: string): void;
+  /** Writes places of the text otherwise, of which no change is told. */
+  change(changes: Change['changes']): void;
   mark(mark: Mark | undefined): void;
   /** Goes to a line, and takes the keys. */
   goTo(line: number): void;
@@ -74,6 +77,11 @@ export function openEditor(parent: HTMLElement, source: string, onChange: (sourc
     put(text) {
       putting = true;
       view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } });
+      putting = false;
+    },
+    change(changes) {
+      putting = true;
+      view.dispatch({ changes: changes.map(({ start, end, text }) => ({ from: start, to: end, insert: text })) });
       putting = false;
     },
     mark(mark) {

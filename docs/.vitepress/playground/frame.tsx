@@ -5,7 +5,7 @@ import { App } from '../../../packages/cli/src/viewer/page/app.tsx';
 import { SketchHost } from '../../../packages/cli/src/viewer/page/host.ts';
 import { serveBy, type Server } from '../../../packages/cli/src/viewer/page/server.ts';
 import * as state from '../../../packages/cli/src/viewer/page/state.ts';
-import type { Begin, FromFrame, ToFrame } from './messages.ts';
+import type { Asked, Begin, FromFrame, ToFrame } from './messages.ts';
 
 /*
  * The viewer inside a page of the documentation: the sketch comes from the page around it, compiled already, and there is
@@ -21,6 +21,17 @@ let module = '';
 let begin: Begin = { dials: {} };
 
 const nowhere = (): Promise<never> => Promise.reject(new Error('here is no file to write it in'));
+
+/** The questions that the page has not answered yet. */
+const asked = new Map<number, { resolve: (answer: never) => void; reject: (problem: Error) => void }>();
+let questions = 0;
+/** Asks the page, which has the text of the sketch. */
+function ask<Name extends keyof Asked>(what: Name, of: Asked[Name]['of']): Promise<Asked[Name]['answer']> {
+  const number = ++questions;
+  tell({ type: 'ask', number, what, of } as FromFrame);
+  return new Promise((resolve, reject) => asked.set(number, { resolve, reject }));
+}
+
 const inThisPage: Server = {
   keepsFiles: false,
   setup: () => Promise.resolve({ patience: 3, dialFile: '', file, dialTexts: [], ...begin }),
@@ -30,10 +41,10 @@ const inThisPage: Server = {
   keepDials: nowhere,
   keepTrack: () => Promise.resolve('this page, until it is closed'),
   print: () => Promise.resolve(),
-  call: () => Promise.resolve(null),
-  tryOut: nowhere,
-  change: nowhere,
-  undo: nowhere,
+  call: (source) => ask('call', source),
+  tryOut: (change) => ask('tryOut', change),
+  change: (change) => ask('change', change),
+  undo: () => ask('undo', undefined),
   render: nowhere,
   edit: (_, line) => Promise.resolve(tell({ type: 'line', line })),
 };
@@ -48,6 +59,13 @@ addEventListener('message', ({ data, origin, source }: MessageEvent<ToFrame>) =>
   if (origin !== location.origin || source !== parent) return;
   if (data.type === 'look') {
     document.documentElement.style.colorScheme = data.dark ? 'dark' : 'light';
+    return;
+  }
+  if (data.type === 'answer') {
+    const question = asked.get(data.to);
+    asked.delete(data.to);
+    if (data.problem === undefined) question?.resolve(data.answer as never);
+    else question?.reject(new Error(data.problem));
     return;
   }
   URL.revokeObjectURL(module);

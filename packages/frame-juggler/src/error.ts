@@ -25,29 +25,28 @@ export interface Fault {
  */
 export class SketchError extends Error {
   override readonly name = 'SketchError';
+  // Every page loads this class: what is only declared adds nothing to it.
   /** The call at fault. */
-  readonly call: string | undefined;
+  declare readonly call: string | undefined;
   /** The option or argument at fault. */
-  readonly option: string | undefined;
+  declare readonly option: string | undefined;
   /** What is wrong and what would be right, without the place. */
-  readonly reason: string;
+  declare readonly reason: string;
   /** The line that made the call, where the engine's stack tells. */
-  source: SourceLine | undefined;
+  declare source: SourceLine | undefined;
   /** The sketch's line that led there, where the call was made in another file. */
-  caller: SourceLine | undefined;
-  frame: number | undefined;
+  declare caller: SourceLine | undefined;
+  declare frame: number | undefined;
 
   constructor(fault: Fault) {
-    super('', fault.cause === undefined ? undefined : { cause: fault.cause });
-    this.call = fault.call;
-    this.option = fault.option;
-    const subject = fault.option === undefined ? '' : ` ${fault.option}`;
-    const shown = 'value' in fault ? ` ${show(fault.value)}` : '';
-    this.reason =
-      `${fault.call ?? ''}${fault.call === undefined ? '' : ':'}${subject}${shown} ${fault.problem}`.trim() +
-      (fault.expected === undefined ? '' : `; ${fault.expected}`);
+    const { call, option, problem, expected, cause } = fault;
+    super('', cause === undefined ? undefined : { cause });
+    this.call = call;
+    this.option = option;
+    const words = [call && `${call}:`, option, 'value' in fault && show(fault.value), problem];
+    this.reason = joined([joined(words, ' '), expected], '; ');
     // A fault that wraps another error happened where that one did.
-    const lines = sketchLines(fault.cause instanceof Error ? fault.cause.stack : fullStack(this));
+    const lines = sketchLines(cause instanceof Error ? cause.stack : fullStack(this));
     this.source = lines[0];
     const outermost = lines.at(-1);
     this.caller = outermost?.file === this.source?.file ? undefined : outermost;
@@ -73,12 +72,18 @@ export class SketchError extends Error {
     const places = [
       this.source && placeOf(this.source),
       this.caller && `called from ${placeOf(this.caller)}`,
-      this.frame === undefined ? undefined : `frame ${this.frame}`,
-    ].filter((place) => place !== undefined);
-    this.message = places.length === 0 ? this.reason : `${this.reason} (${places.join(', ')})`;
+      this.frame !== undefined && `frame ${this.frame}`,
+    ];
+    const place = joined(places, ', ');
+    this.message = joined([this.reason, place && `(${place})`], ' ');
     // V8 wrote the message into the stack when there was none yet, and shows the stack where nobody catches the error.
     this.stack = this.stack?.replace(/^\w*Error.*?(?=\n {4}at |$)/s, () => `${this.name}: ${this.message}`);
   }
+}
+
+/** What there is of some words. */
+function joined(words: readonly unknown[], between: string): string {
+  return words.filter((word) => typeof word === 'string' && word !== '').join(between);
 }
 
 /** Throws a {@link SketchError}. */
@@ -110,9 +115,9 @@ export function show(value: unknown): string {
     try {
       text = JSON.stringify(value, plain)?.replace(/"~|~"/g, '');
     } catch {
-      text = Object.prototype.toString.call(value);
+      text = 'an object';
     }
-  } else text = String(value);
+  }
   text ??= String(value);
   return text.length > 60 ? `${text.slice(0, 57)}...` : text;
 }
@@ -173,11 +178,11 @@ export function addHostCode(root: string): void {
 }
 
 /** An error's stack with more of its calls than engines keep by themselves: ours may lie many deep in a sketch's. */
-function fullStack(error: Error, calls = 100): string | undefined {
+function fullStack(error: Error): string | undefined {
   const engine = Error as { captureStackTrace?: (target: object) => void; stackTraceLimit?: number };
   if (engine.captureStackTrace === undefined) return error.stack;
   const limit = engine.stackTraceLimit;
-  engine.stackTraceLimit = calls;
+  engine.stackTraceLimit = 100;
   engine.captureStackTrace(error);
   const { stack } = error;
   engine.stackTraceLimit = limit;

@@ -1,15 +1,13 @@
-import path from 'node:path';
-import { parseAst } from 'rolldown/parseAst';
 import { readColor } from 'frame-juggler';
 import type { CallPart, CallParts } from '../viewer/protocol.ts';
 
 /*
  * What a call of a sketch is given, part by part, as it stands in the source: literals, which can be changed by hand, and
- * what is computed, which can only be told.
+ * what is computed, which can only be told. Whoever has the source parses it: the trees are ESTree's, with TypeScript.
  */
 
-/** A node of the syntax tree: what all have, and whatever its kind has beside that. */
-interface Node {
+/** A node of a syntax tree: what all have, and whatever its kind has beside that. */
+export interface Node {
   readonly type: string;
   readonly start: number;
   readonly end: number;
@@ -42,8 +40,23 @@ function placeOf({ callee }: Node): number {
   return called.type === 'MemberExpression' ? (called.property as Node).start : called.start;
 }
 
-/** The call at a place: the one whose name stands there, or that is nearest before it on the way in. */
-function callAt(root: Node, offset: number): Node | undefined {
+/** The calls of a tree, in the order in which they begin in the text; of those that begin together the outer one first. */
+export function callsOf(root: Node): Node[] {
+  const calls: Node[] = [];
+  const visit = (node: Node): void => {
+    if (node.type === 'CallExpression') calls.push(node);
+    childrenOf(node).forEach(visit);
+  };
+  visit(root);
+  return calls.sort((one, other) => one.start - other.start || other.end - one.end);
+}
+
+/**
+ * The call at a line and a column (from 1) of a source: the one whose name stands there, or that is nearest before it on
+ * the way in. Undefined where none is.
+ */
+export function callAt(root: Node, code: string, line: number, column: number): Node | undefined {
+  const offset = offsetOf(code, line, column);
   let best: Node | undefined;
   const visit = (node: Node): void => {
     if (node.type === 'CallExpression' && node.start <= offset && offset <= node.end) {
@@ -56,14 +69,8 @@ function callAt(root: Node, offset: number): Node | undefined {
   return best;
 }
 
-/**
- * The parts of the call at a line and a column (from 1) of a source file; undefined where no call stands there.
- * @throws SyntaxError where the file cannot be read
- */
-export function partsOfCall(file: string, code: string, line: number, column: number): CallParts | undefined {
-  const lang = /\.[mc]?jsx?$/.test(file) ? 'js' : path.extname(file) === '.tsx' ? 'tsx' : 'ts';
-  const call = callAt(parseAst(code, { lang }, file) as unknown as Node, offsetOf(code, line, column));
-  if (call === undefined) return undefined;
+/** What a call is given, part by part. @param code the source that it stands in */
+export function partsOfCall(call: Node, code: string): CallParts {
   const parts: CallPart[] = [];
   const add = (name: string, node: Node, found: Pick<CallPart, 'kind' | 'value'>): void => {
     const written = code.slice(node.start, node.end);

@@ -3,16 +3,16 @@ import { chmod, readFile, stat } from 'node:fs/promises';
 import path from 'node:path';
 import { writeAtomically } from 'frame-juggler/node';
 import type { CallFacts, Change } from '../viewer/protocol.ts';
-import { partsOfCall } from './call-parts.ts';
+import { parseAst } from 'rolldown/parseAst';
+import { callAt, partsOfCall, type Node } from './call-parts.ts';
+import { withChanges } from './changes.ts';
 
 const versionOf = (text: string): string => createHash('sha1').update(text).digest('hex');
 
-/** A text with some places of it written otherwise. */
-function withChanges(text: string, changes: Change['changes']): string {
-  let result = text;
-  for (const { start, end, text: written } of [...changes].sort((one, other) => other.start - one.start))
-    result = result.slice(0, start) + written + result.slice(end);
-  return result;
+/** The syntax tree of a source file. @throws SyntaxError where it cannot be read */
+function parse(file: string, code: string): Node {
+  const lang = /\.[mc]?jsx?$/.test(file) ? 'js' : path.extname(file) === '.tsx' ? 'tsx' : 'ts';
+  return parseAst(code, { lang }, file) as unknown as Node;
 }
 
 /** Writes a file whole, so that nobody ever reads half of it; its mode stays, and links that lead to it. */
@@ -40,8 +40,9 @@ export class Edits {
   async describe(file: string, line: number, column: number): Promise<CallFacts | undefined> {
     try {
       const code = await readFile(file, 'utf8');
-      const parts = partsOfCall(file, code, line, column);
-      return parts && { ...parts, file, version: versionOf(code), undoable: this.done.at(-1)?.file === file };
+      const call = callAt(parse(file, code), code, line, column);
+      const undoable = this.done.at(-1)?.file === file;
+      return call && { ...partsOfCall(call, code), file, version: versionOf(code), undoable };
     } catch {
       return undefined;
     }

@@ -24,7 +24,7 @@ export class Kind<Value> {
   constructor(
     readonly words: string,
     readonly allows: (value: unknown) => boolean,
-    private readonly complain: (value: unknown, words: string) => Complaint,
+    readonly complain: (value: unknown, words: string) => Complaint,
     readonly min = NaN,
     readonly max = NaN,
   ) {}
@@ -35,19 +35,18 @@ export class Kind<Value> {
     return this.allows(value) ? (value as Value) : this.refuse(call, option, value);
   }
 
-  /** What is wrong with a part of a value, by the part's name. */
-  complaintOf(name: string, value: unknown): Complaint {
-    const { part = { name: '', value }, ...complaint } = this.complain(value, this.words);
-    return { ...complaint, part: { name: `${name}${part.name}`, value: part.value } };
-  }
-
   /** Says what is wrong with a value that is not allowed. @throws SketchError always */
   refuse(call: string, option: string, value: unknown): never {
     if (value === undefined) missing(call, option, this.words);
-    const { part, ...complaint } = this.complain(value, this.words);
-    if (part === undefined) return fail({ call, option, value, ...complaint });
+    const { part = { name: '', value }, ...complaint } = this.complain(value, this.words);
     return fail({ call, option: `${option}${part.name}`, value: part.value, ...complaint });
   }
+}
+
+/** What is wrong with a part of a value, by the part's name. */
+export function complaintOf(kind: Kind<unknown>, name: string, value: unknown): Complaint {
+  const { part = { name: '', value }, ...complaint } = kind.complain(value, kind.words);
+  return { ...complaint, part: { name: `${name}${part.name}`, value: part.value } };
 }
 
 /** The value that a kind is of. */
@@ -174,7 +173,7 @@ export function listOf<Value>(kind: Kind<Value>, plural: string, min = 0): Kind<
     (value, words) => {
       if (!Array.isArray(value)) return { problem: 'is not a list', expected: `expected ${words}` };
       const at = value.findIndex((member) => !kind.allows(member));
-      if (at >= 0) return kind.complaintOf(`[${at}]`, value[at]);
+      if (at >= 0) return complaintOf(kind, `[${at}]`, value[at]);
       const problem = value.length === 0 ? 'is empty' : `has only ${value.length}`;
       return { problem, expected: `expected ${min === 1 ? plural : `at least ${min} ${plural}`}` };
     },
@@ -192,7 +191,7 @@ export function mapOf<Value>(kind: Kind<Value>, words: string): Kind<Readonly<Re
     (value, expected) => {
       const wrong = isObject(value) ? Object.entries(value).find(([, member]) => !kind.allows(member)) : undefined;
       if (wrong === undefined) return { problem: 'is not an object', expected: `expected ${expected}` };
-      return kind.complaintOf(`.${wrong[0]}`, wrong[1]);
+      return complaintOf(kind, `.${wrong[0]}`, wrong[1]);
     },
   );
 }

@@ -1,4 +1,4 @@
-import { Kind, kindOf, length } from './kind.ts';
+import { complaintOf, Kind, kindOf, length } from './kind.ts';
 
 /** A point of the plane: `[x, y]` or `{ x, y }`, in the units in force. */
 export type Point = readonly [number, number] | { readonly x: number; readonly y: number };
@@ -40,7 +40,7 @@ export function points(min: number, max = Infinity): Kind<readonly Point[]> {
           problem: `has ${value.length} ${value.length === 1 ? 'point' : 'points'}`,
           expected: `expected ${max === Infinity ? `at least ${min}` : `exactly ${max}; polygon takes more`}`,
         };
-      return point.complaintOf(`[${wrong}]`, value[wrong]);
+      return complaintOf(point, `[${wrong}]`, value[wrong]);
     },
   );
 }

@@ -1,0 +1,90 @@
+var e=`/*
+ * Boats that cross the harbor at dusk and leave their wakes behind: what was painted stays under the next frame and
+ * fades, until the water is as it was.
+ */
+import { defineSketch, dial, maths, mix, type Canvas, type Moment, type Random } from 'frame-juggler';
+import { palette } from '../palette.ts';
+
+interface Boat {
+  x: number;
+  y: number;
+  heading: number;
+  readonly speed: number;
+  readonly length: number;
+  readonly hull: string;
+  /** How it turns: two slow waves of its own. */
+  readonly whim: number;
+}
+
+export default defineSketch({
+  title: 'Wakes in the harbor',
+  canvas: { width: 960, height: 540, background: '#12303f' },
+  frameRate: 30,
+  duration: 20,
+  carry: 0.965,
+  seed: 11,
+  dials: { turning: dial.number(26, { min: 0, max: 80, label: 'How much they turn, in degrees a second' }) },
+  start: ({ random }) => ({ boats: random.times(9, () => makeBoat(random)) }),
+  step({ boats }, { delta, seconds, noise, dials, width, height }) {
+    for (const boat of boats) {
+      boat.heading += dials.turning * noise(seconds / 3, boat.whim) * 2 * delta;
+      // Near the edge they turn back to the middle.
+      const home = (maths.atan2(height / 2 - boat.y, width / 2 - boat.x) * 180) / Math.PI;
+      const away = maths.hypot((boat.x - width / 2) / (width / 2), (boat.y - height / 2) / (height / 2));
+      if (away > 0.75) boat.heading += shortWay(home - boat.heading) * 1.2 * delta;
+      boat.x += maths.cos((boat.heading * Math.PI) / 180) * boat.speed * delta;
+      boat.y += maths.sin((boat.heading * Math.PI) / 180) * boat.speed * delta;
+    }
+  },
+  paint(canvas, { random, frame }, { boats }) {
+    const foam = random.stream(frame);
+    for (const boat of boats) wake(canvas, boat, foam);
+    for (const boat of boats) hull(canvas, boat);
+  },
+});
+
+function makeBoat(random: Random): Boat {
+  return {
+    ...random.point({ from: [180, 120], to: [780, 420] }),
+    heading: random.between(0, 360),
+    speed: random.between(46, 120),
+    length: random.between(18, 34),
+    hull: random.pick([palette.sail, palette.buoy, palette.sand, palette.shoal, palette.lamp]),
+    whim: random.between(0, 100),
+  };
+}
+
+/** Two waves that run off the bow, and foam astern. */
+function wake(canvas: Canvas, { x, y, heading, length, speed }: Boat, random: Moment['random']): void {
+  const strength = mix(0.2, 0.75, speed / 120);
+  canvas.group({ translate: [x, y], rotate: heading }, () => {
+    for (const side of [-1, 1])
+      canvas.line({
+        from: [length * 0.1, side * length * 0.22],
+        to: [-length * 0.75, side * length * 0.62],
+        stroke: { color: palette.shoal, width: 1.6, cap: 'round' },
+        opacity: strength,
+      });
+    for (let i = 0; i < 5; i++)
+      canvas.circle({
+        at: [-length * random.between(0.5, 0.9), random.normal(0, length * 0.1)],
+        radius: random.between(0.8, 2.2),
+        fill: palette.foam,
+        opacity: strength,
+      });
+  });
+}
+
+function hull(canvas: Canvas, { x, y, heading, length, hull: color }: Boat): void {
+  canvas.group({ translate: [x, y], rotate: heading, scale: length / 30, label: 'boat' }, () => {
+    canvas.path({ data: 'M16 0 Q8 7 -13 6 L-13 -6 Q8 -7 16 0Z', fill: color });
+    canvas.rect({ at: [-3, 0], size: [11, 7], corners: 2, fill: palette.deep });
+    canvas.circle({ at: [11, 0], radius: 1.4, fill: palette.lamp });
+  });
+}
+
+/** An angle brought between -180 and 180. */
+function shortWay(degrees: number): number {
+  return ((((degrees + 180) % 360) + 360) % 360) - 180;
+}
+`;export{e as default};
