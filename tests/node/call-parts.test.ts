@@ -23,6 +23,11 @@ describe('what a call is given', () => {
     expect(parts('canvas.group({ rotate: 30, clip: (region) => region.dot({ at: [1, 2] }) }, () => { canvas.dot({ at: [5, 6] }); });')).toEqual(['rotate number 30']);
   }); // prettier-ignore
 
+  test('is told whatever the type checker is told of it', () => {
+    const told = ['at[0] number 1', 'at[1] number 2', 'size computed w'];
+    expect(parts('canvas.rect({ at: [1 as number, (2)] as const, size: (w!) } satisfies Rect as Rect);')).toEqual(told);
+  });
+
   test('is that of the call that stands there, however they are nested', () => {
     const code =
       'canvas.group({ rotate: 30 }, () => {\n  canvas.dot({ at: [5, 6] }); canvas.dot({ at: [7, at(8)] });\n});';

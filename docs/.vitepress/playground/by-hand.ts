@@ -18,6 +18,8 @@ export function callOf(source: string, code: string, line: number, column: numbe
   const run = parse(code, options) as unknown as Node;
   const call = callAt(run, code, line, column);
   if (call === undefined) return undefined;
-  const written: Node | undefined = callsOf(typed.parse(source, options) as unknown as Node)[callsOf(run).indexOf(call)];
+  const written: Node | undefined = callsOf(typed.parse(source, options) as unknown as Node)[
+    callsOf(run).indexOf(call)
+  ];
   return written && partsOfCall(written, source);
 }

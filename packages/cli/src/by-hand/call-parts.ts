@@ -77,19 +77,26 @@ export function partsOfCall(call: Node, code: string): CallParts {
     const at = code.slice(0, node.start).split('\n').length;
     parts.push({ path: name, ...found, written, start: node.start, end: node.end, line: at });
   };
-  const visit = (node: Node, name: string): void => {
+  const visit = (typed: Node, name: string): void => {
+    const node = withoutType(typed);
     const reader = readers[node.type];
     const found = reader?.(node, name);
     if (found === undefined) add(name, node, { kind: 'computed' });
     else if (found instanceof Array) for (const [inner, innerName] of found) visit(inner, innerName);
     else add(name, node, found);
   };
-  const given = call.arguments as Node[];
+  const given = (call.arguments as Node[]).map(withoutType);
   for (const [i, argument] of given.entries())
     if (!isFunction(argument)) visit(argument, argument.type === 'ObjectExpression' ? '' : `${i + 1}`);
   const options = given.find(({ type }) => type === 'ObjectExpression')?.properties as Node[] | undefined;
   const name = code.slice((call.callee as Node).start, (call.callee as Node).end);
   return { name, parts, behind: options?.at(-1)?.end };
+}
+
+/** What is written, without what only the type checker reads. */
+function withoutType(node: Node): Node {
+  const isAbout = ['TSAsExpression', 'TSSatisfiesExpression', 'TSNonNullExpression', 'ParenthesizedExpression'];
+  return isAbout.includes(node.type) ? withoutType(node.expression as Node) : node;
 }
 
 const isFunction = ({ type }: Node): boolean => type === 'ArrowFunctionExpression' || type === 'FunctionExpression';
@@ -103,9 +110,6 @@ const readers: Readonly<Record<string, Reader>> = {
     const { type, value } = argument as Node;
     return operator === '-' && type === 'Literal' && typeof value === 'number' ? literal(-value) : undefined;
   },
-  TSAsExpression: ({ expression }, name) => [[expression as Node, name]],
-  TSSatisfiesExpression: ({ expression }, name) => [[expression as Node, name]],
-  ParenthesizedExpression: ({ expression }, name) => [[expression as Node, name]],
   ArrayExpression: ({ elements }, name) =>
     (elements as (Node | null)[]).flatMap((element, i) => (element === null ? [] : [[element, `${name}[${i}]`]])),
   ObjectExpression: ({ properties }, name) =>

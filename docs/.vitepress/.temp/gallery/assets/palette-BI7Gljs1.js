@@ -1,1 +1,0 @@
-var e={ink:`#1b2f3a`,deep:`#24506a`,sea:`#3a8391`,shoal:`#86bdb6`,foam:`#e4efe8`,sail:`#f6efdf`,sand:`#dcc697`,rope:`#ad8a57`,timber:`#6f4c38`,lamp:`#f1b64e`,buoy:`#d5603f`,brick:`#a8433a`,kelp:`#647f52`,slate:`#64737a`,dusk:`#4d4672`,heather:`#8a5f83`};export{e as t};
