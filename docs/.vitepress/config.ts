@@ -141,7 +141,7 @@ export default defineConfig({
           { text: 'From a script', link: '/script' },
           { text: 'Explain, check, compare', link: '/review' },
           { text: 'Films on several machines', link: '/farm' },
-          { text: 'What can be relied on', link: '/trust' },
+          { text: 'What you can rely on', link: '/trust' },
         ],
       },
       {

@@ -8,7 +8,7 @@ export const pages = [
   { name: 'chance', title: 'Chance', words: 'The same seed gives the same picture. In a sketch, `random` and `noise` of the moment are seeded already.' }, // prettier-ignore
   { name: 'text', title: 'Text and fonts', words: 'Measuring text, text as an outline, fonts.' },
   { name: 'input', title: 'Pointer, keys, and recordings of them', words: 'What a person does, live or from a track.' },
-  { name: 'review', title: 'Asking a drawing', words: 'What a frame drew, what is likely wrong with it, what differs between two.' },
+  { name: 'review', title: 'Explain, check, compare', words: 'What a frame drew, what is probably wrong with it, what differs between two.' },
   { name: 'frames', title: 'Runs, frames, surfaces', words: 'For who builds on the library: a run paints frames, a surface draws them.' },
   { name: 'page', title: 'In a page', words: "`import { mount } from 'frame-juggler/browser'`; the element is `frame-juggler/element`; what a worker calls is `frame-juggler/worker`." },
   { name: 'script', title: 'From a script', words: "`import { render } from 'frame-juggler/node'`: what the command does, for programs." },
