@@ -8,13 +8,13 @@ import { describedSketches, onPage, renderSketch } from './described-sketches.mj
 const chapters = {
   places: ['Shapes and places', 'Where things are, and what they are made of.'],
   loops: ['Loops instead of copies', 'Many things in a few lines: rows, rings, spirals.'],
-  turning: ['Turning, moving, mirroring', 'Transforms, and how to keep them from what follows.'],
-  color: ['Color and pictures', 'Paints, order, transparency, dashes, pieces of pictures.'],
+  turning: ['Turning, moving, mirroring', 'Transforms, and how to keep them from affecting what follows.'],
+  color: ['Color and pictures', 'Paints, order, transparency, dashes, parts of pictures.'],
   text: ['Text', 'Lines that break, letters that move, labels that fit.'],
-  time: ['Time', 'Speed, easing, trails, loops without a seam, scenes.'],
-  chance: ['Chance', 'Scatter, particles, noise, a series by seed.'],
+  time: ['Time', 'Speed, easing, trails, seamless loops, scenes.'],
+  chance: ['Chance', 'Scattering, particles, noise, a series by seed.'],
   pointer: ['Pointer and keys', 'Follow, drag, press, steer, draw.'],
-  charts: ['Charts and pixels', 'Charts, and pictures worked out pixel by pixel.'],
+  charts: ['Charts and pixels', 'Charts, and pictures computed pixel by pixel.'],
 };
 const name = (chapter) => `docs/cookbook/${chapter}.md`;
 const anchor = (title) =>
@@ -42,8 +42,8 @@ writeFileSync(
   'docs/cookbook.md',
   `# The cookbook
 
-What people ask for most, each as a whole sketch of ten to twenty lines, with its picture. The canvas is 320 × 200; the colors are those of Pellan Quay, in whose place any CSS color does.
-\`npm run cookbook\` makes these pages of the sketches in [examples/cookbook](../examples/cookbook).
+What people want to do most often, each as a complete sketch of ten to twenty lines with its picture. The canvas is 320 × 200; the colors are those of Pellan Quay, but any CSS color works.
+\`npm run cookbook\` makes these pages from the sketches in [examples/cookbook](../examples/cookbook).
 
 ![All recipes on one sheet](screenshots/cookbook.png)
 

@@ -15,11 +15,11 @@ writeFileSync(
   'docs/first-steps.md',
   `# First steps
 
-Ten short steps from a disc to a harbor that moves. \`juggle new harbor\` makes a folder in which each of them can be put in place of \`sketch.ts\`; or save it as
-\`harbor.ts\` anywhere, and see it with \`juggle play harbor.ts\`, which follows every save.
+Ten short steps from a disc to a harbor that moves. Run \`juggle new harbor\` and put the code of a step into its \`sketch.ts\`; or save it anywhere as
+\`harbor.ts\` and look at it with \`juggle play harbor.ts\`, which reloads on every save.
 
 ${blocks.join('\n')}
-What next? [The cookbook](cookbook.md) has a few lines for most needs, [the guide](guide.md) tells all of it, and [mistakes](mistakes.md) what goes wrong most.
+What next? [The cookbook](cookbook.md) has a few lines for most things you may want to do, [the guide](guide.md) covers everything, and [mistakes](mistakes.md) lists what goes wrong most often.
 `,
 );
 await renderSketch('examples/how-it-works/frame.ts', 'docs/how-it-works/frame.png', { density: 2 });

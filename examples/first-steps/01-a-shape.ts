@@ -1,10 +1,10 @@
 /*
  * A shape, by number
  *
- * A sketch is a file whose default export is made with `defineSketch`. Its `paint` is called for every picture, and draws on a canvas. The canvas
- * is 640 pixels wide and 360 high, unless you say otherwise; (0, 0) is its top left corner, x runs to the right and y _down_.
- * Here a disc stands 480 pixels from the left and 120 from the top. Save the file as `harbor.ts`, start
- * `juggle play harbor.ts`, change a number, save, look.
+ * A sketch is a file whose default export is made by `defineSketch`. Its `paint` is called for every picture and draws
+ * on a canvas. The canvas is 640 pixels wide and 360 high unless you say otherwise; (0, 0) is its top left corner, x
+ * goes right and y goes _down_. Here a disc sits 480 pixels from the left and 120 from the top. Save the file as
+ * `harbor.ts`, run `juggle play harbor.ts`, change a number, save, look.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,9 +1,9 @@
 /*
  * The middle
  *
- * `at` is where the middle of a shape lies, whatever the shape: a disc exchanged for a square stays where it was. The middle
- * of the canvas is half of its `width` and half of its `height`. A box can be given by two corners instead, `from` and `to`:
- * here the sea reaches from the left edge to the right and from the middle to the bottom.
+ * `at` is where the middle of a shape goes, whatever the shape: replace a disc by a square and it stays in the same
+ * place. The middle of the canvas is at half its `width` and half its `height`. A box can also be given by two corners,
+ * `from` and `to`: here the sea reaches from the left edge to the right, and from the middle to the bottom.
  */
 import { defineSketch } from 'frame-juggler';
 

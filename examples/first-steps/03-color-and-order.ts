@@ -1,9 +1,10 @@
 /*
  * Color and order
  *
- * `fill` is the color inside: a name, `#d5603f`, `rgb(…)`, or whatever else CSS reads. What is drawn later covers what was
- * drawn before, so the sea hides the lower half of the sun, and the boat lies on the sea. Move the line of the sun to the
- * end, and it shines in front of all. `background` is what a picture begins on.
+ * `fill` is the color inside a shape: a name, `#d5603f`, `rgb(…)`, or any other CSS color. What is drawn later covers
+ * what was drawn before, so the sea hides the lower half of the sun, and the boat floats in front of the sea. Move the
+ * line with the sun to the end, and it shines in front of everything. `background` is the color each picture starts
+ * with.
  */
 import { defineSketch } from 'frame-juggler';
 

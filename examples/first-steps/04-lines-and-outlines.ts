@@ -1,9 +1,9 @@
 /*
  * Lines and outlines
  *
- * `stroke` is the line around a shape, or the line itself: a color, or a color with a `width`, a `dash` and more. What has
- * no inside, as a `line`, is never filled. `canvas.style` sets fill and stroke for all that follows in this picture; the
- * next picture begins afresh, so nothing leaks.
+ * `stroke` is the line around a shape, or the line itself: a color, or an object with a `color`, a `width`, a `dash` and
+ * more. A shape without an inside, such as a `line`, is never filled. `canvas.style` sets fill and stroke for everything
+ * that follows in this picture; the next picture starts fresh, so nothing leaks.
  */
 import { defineSketch } from 'frame-juggler';
 

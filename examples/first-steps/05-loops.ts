@@ -1,8 +1,8 @@
 /*
  * Loops instead of copies
  *
- * All these strokes of light on the water are one line of code in two loops. The number of the row, `i`, makes each row a
- * little different: further down, further apart, longer.
+ * All the strokes of light on the water come from one line of code in two loops. The number of the row, `i`, makes each
+ * row a little different: further down, further apart, longer.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * Transforms and groups
  *
- * A group moves, turns, scales and styles all that is drawn in it, and puts everything back behind it. So the boat is drawn
- * once, around its own (0, 0), as a function, and set down three times. It turns about that point, in degrees.
+ * A group moves, turns, scales and styles everything drawn inside it, and afterwards puts everything back. So the boat
+ * can be a function that draws around its own (0, 0), and be placed three times. It turns about that point, in degrees.
  */
 import { defineSketch, type Canvas } from 'frame-juggler';
 

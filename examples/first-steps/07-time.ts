@@ -1,9 +1,9 @@
 /*
  * Time
  *
- * `paint` is told when it is: `seconds` since the start. `swing` goes to and fro between two values, here once in three
- * seconds. With a `duration` the sketch has an end and begins again; as three goes into six, nobody sees where. Speed is in
- * pixels _per second_, so it is the same on every machine.
+ * `paint` is told the time: `seconds` since the start. `swing` goes back and forth between two values, here once every
+ * three seconds. With a `duration` the sketch ends and starts again; because six is a multiple of three, the loop has no
+ * visible seam. Speeds are _per second_, so they are the same on every machine.
  */
 import { defineSketch, swing, type Canvas } from 'frame-juggler';
 

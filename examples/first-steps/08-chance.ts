@@ -1,9 +1,9 @@
 /*
  * Chance, and what is remembered
  *
- * `random` gives numbers, points and picks by chance, and by a seed: the same seed, the same picture. `start` makes, once,
- * what is remembered, and `step` moves it on by one frame; `paint` only draws it, and changes nothing. So a frame can be
- * drawn twice, or by itself, and is the same.
+ * `random` gives random numbers, points and picks that depend on a seed: the same seed gives the same picture. `start`
+ * runs once and makes the state, which is everything the sketch remembers; `step` moves it on by one frame. `paint` only
+ * draws the state and changes nothing, so any frame can be drawn again and looks the same.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * The pointer, and dials
  *
- * `pointer` says where the mouse or the finger is, and whether it is `down`. A _dial_ is a value that you turn in the viewer
- * while the sketch runs, and keep once it is right. The lamp looks to the pointer where there is one.
+ * `pointer` tells where the mouse or finger is, and whether it is `down`. A _dial_ is a value you can tune in the viewer
+ * while the sketch runs, and keep once it is right. The lamp follows the pointer.
  */
 import { defineSketch, dial } from 'frame-juggler';
 

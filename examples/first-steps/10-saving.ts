@@ -1,9 +1,9 @@
 /*
  * Saving it
  *
- * All of it together, and out of the viewer: `juggle render harbor.ts -o harbor.png` makes a picture, `-o harbor.gif` a loop,
- * `-o harbor.mp4` a film, `juggle pack harbor.ts -o harbor` a page for the web. `--seed 7` and `--dial swell=20` make
- * variations, and `juggle strip harbor.ts -o seeds.png --seeds 1..12` shows twelve at once.
+ * Everything together, and out into the world: `juggle render harbor.ts -o harbor.png` makes a picture, `-o harbor.gif`
+ * a loop, `-o harbor.mp4` a film, and `juggle pack harbor.ts -o harbor` a web page. `--seed 7` and `--dial swell=20`
+ * make variations, and `juggle strip harbor.ts -o seeds.png --seeds 1..12` shows twelve of them at once.
  */
 import { defineSketch, dial, linearGradient, swing, type Canvas } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * A scatter that holds still
  *
- * In `paint`, `random` begins anew with each frame: the same stones every time. Another `seed` lays them
- * otherwise.
+ * In `paint`, `random` starts over in each frame, so the stones stay where they are. Another `seed` scatters them
+ * differently.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,8 @@
 /*
  * Particles: sparks from a forge
  *
- * Each spark is a little state: `start` has none, `step` adds some, moves all and forgets those that are out.
+ * Each spark is a small object in the state: `start` has none, `step` adds some, moves them all and drops those that
+ * have burned out.
  */
 import { defineSketch } from 'frame-juggler';
 

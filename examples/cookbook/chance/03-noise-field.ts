@@ -1,8 +1,8 @@
 /*
  * A field of currents: noise as an angle
  *
- * Near places have near values, so the lines lean like grass in the wind. The third number lets it drift with
- * time.
+ * Places close together get similar values, so the lines lean together like grass in the wind. The third number makes
+ * the field drift with time.
  */
 import { defineSketch } from 'frame-juggler';
 

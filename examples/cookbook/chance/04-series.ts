@@ -1,8 +1,8 @@
 /*
  * A poster series: one drawing, many seeds
  *
- * Everything that may vary asks `random`. `juggle strip sketch.ts --seeds 1..8` shows eight of them side by
- * side, and the file keeps the seed of each.
+ * Everything that may vary asks `random`. `juggle strip sketch.ts --seeds 1..8` shows eight variations side by side, and
+ * each file records its seed.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * A lamp that flickers
  *
- * `random.stream(frame)` is chance of its own for every frame: new each time, and yet the same whenever that
- * frame is drawn.
+ * `random.stream(frame)` is a separate sequence of random numbers for each frame: different in every frame, yet the same
+ * each time that frame is drawn.
  */
 import { defineSketch } from 'frame-juggler';
 

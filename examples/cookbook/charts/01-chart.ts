@@ -1,8 +1,7 @@
 /*
  * A chart with axes
  *
- * `yAxis: 'up'` and a `viewBox` give the sketch the data's own units: a bar of 3.4 m is 3.4 high. Text stays
- * upright.
+ * `yAxis: 'up'` and a `viewBox` give the sketch the units of the data: a bar of 3.4 m is 3.4 high. Text stays upright.
  */
 import { defineSketch } from 'frame-juggler';
 

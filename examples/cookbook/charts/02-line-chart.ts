@@ -1,8 +1,8 @@
 /*
  * A line through measurements, with the highest one marked
  *
- * `remap` brings a value into the canvas. The list of points is made once and drawn twice: as an area and as a
- * line.
+ * `remap` converts a value to a place on the canvas. The list of points is made once and drawn twice: as an area and as
+ * a line.
  */
 import { defineSketch, remap } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * Pixels by number: a picture worked out
  *
- * `setColorAt` writes a picture's pixels, one by one; here by how far each is from two stones in the water.
+ * `setColorAt` sets the pixels of a picture one by one; here each depends on how far it is from two stones in the water.
  */
 import { colorMix, defineSketch, maths, picture } from 'frame-juggler';
 

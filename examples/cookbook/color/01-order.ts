@@ -1,7 +1,7 @@
 /*
  * Order decides what hides what; a layer lifts without moving code
  *
- * Later covers earlier. `layer: 1` lies over everything in layer 0, wherever it stands in the code.
+ * Later shapes cover earlier ones. `layer: 1` is above everything in layer 0, wherever it is in the code.
  */
 import { defineSketch } from 'frame-juggler';
 

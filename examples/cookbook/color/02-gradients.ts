@@ -1,7 +1,7 @@
 /*
  * A glass float at dusk: gradients
  *
- * A gradient can be given wherever a color can. `focus` moves its light out of the middle.
+ * A gradient works wherever a color does. `focus` moves its brightest point away from the middle.
  */
 import { defineSketch, linearGradient, radialGradient } from 'frame-juggler';
 

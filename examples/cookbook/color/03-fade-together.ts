@@ -1,7 +1,7 @@
 /*
  * Fade several shapes as one picture
  *
- * The `opacity` of a group works on all of it at once: where the two overlap nothing shines through.
+ * The `opacity` of a group applies to the group as a whole: where its shapes overlap, nothing shines through.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A porthole: keep only what lies in a shape
  *
- * `clip` draws the region that a group is cut to.
+ * `clip` draws the region that the group is cut to.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * Dashes, and a dotted line of round dots
  *
- * A dash and a gap in turn. With round caps a dash of length 0 is a dot; a moving `dashOffset` makes the line
- * run.
+ * A dash pattern lists dashes and gaps in turn. With round caps a dash of length 0 is a dot; change `dashOffset` over
+ * time to make the line move.
  */
 import { defineSketch } from 'frame-juggler';
 

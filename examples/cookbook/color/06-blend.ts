@@ -1,8 +1,8 @@
 /*
  * Three lamps: light adds up
  *
- * `blend` names how colors mix with what lies under them. With `screen` they add up like light, with `multiply`
- * they darken like ink.
+ * `blend` sets how colors mix with what is below them. With `screen` they add up like light, with `multiply` they darken
+ * like ink.
  */
 import { defineSketch } from 'frame-juggler';
 

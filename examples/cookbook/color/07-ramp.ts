@@ -1,7 +1,7 @@
 /*
  * A depth chart: colors by a number
  *
- * `ramp` runs through several colors as its number runs from 0 to 1. `remap` brings your own range there.
+ * `ramp` blends through several colors as its number goes from 0 to 1. `remap` converts your own range to that.
  */
 import { defineSketch, ramp, remap } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * Signal flags: cut pieces out of a sheet of pictures
  *
- * `crop` names a part of a picture. `smooth: false` keeps its pixels crisp when it is enlarged.
+ * `crop` picks a part of a picture. `smooth: false` keeps its pixels crisp when it is enlarged.
  */
 import { defineSketch, picture } from 'frame-juggler';
 

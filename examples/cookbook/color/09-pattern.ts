@@ -1,8 +1,7 @@
 /*
  * A pattern for print: one tile, laid without end
  *
- * A picture of one tile becomes a paint. The tile fits to itself where what leaves on one side comes in on the
- * other.
+ * A picture of one tile becomes a paint. For a seamless tile, whatever leaves on one side comes in on the opposite side.
  */
 import { defineSketch, pattern, picture } from 'frame-juggler';
 

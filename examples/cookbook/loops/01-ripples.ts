@@ -1,7 +1,7 @@
 /*
  * Ripples: nested rings by a loop
  *
- * The largest first, as what is drawn later lies on top. The loop's own number decides the color.
+ * The largest ring comes first, because later shapes are drawn on top. The loop's number picks the color.
  */
 import { defineSketch } from 'frame-juggler';
 

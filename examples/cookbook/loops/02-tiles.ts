@@ -1,7 +1,8 @@
 /*
  * A grid of tiles: a loop in a loop
  *
- * Rows outside, columns inside. `(row + column) % 2` is 0 and 1 in turn, like the squares of a board.
+ * Rows in the outer loop, columns in the inner one. `(row + column) % 2` alternates between 0 and 1, like the squares of
+ * a board.
  */
 import { defineSketch } from 'frame-juggler';
 

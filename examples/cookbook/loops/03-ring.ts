@@ -1,8 +1,8 @@
 /*
  * A ring: things around a point
  *
- * Turn by a share of 360°, then go out along x. Everything in the group turns with it; a second turn back keeps
- * the letters upright.
+ * Turn by a share of 360°, then move out along x. Everything in the group turns with it; turning back by the same angle
+ * keeps the letters upright.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * A spiral of shells
  *
- * Each one 137.5° further and a little farther out, as seeds lie in a flower: the root of the number keeps them
- * evenly apart.
+ * Each shell is turned 137.5° further and placed a little farther out, like the seeds of a flower. The square root of
+ * its number keeps them evenly spaced.
  */
 import { defineSketch, ramp } from 'frame-juggler';
 

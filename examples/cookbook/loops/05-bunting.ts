@@ -1,7 +1,7 @@
 /*
  * Bunting: every third one red
  *
- * `%` is what is left over after a division: 0, 1, 2, 0, 1, 2 … picks colors from a list in turn.
+ * `%` is the remainder of a division: 0, 1, 2, 0, 1, 2 … It picks colors from a list in turn.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * From small to large: a share of the way
  *
- * `i / (count - 1)` runs from 0 to 1. `mix` makes any range of it: sizes, places, colors.
+ * `i / (count - 1)` goes from 0 to 1. `mix` turns that into any range: sizes, places, colors.
  */
 import { colorMix, defineSketch, mix } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * Find the middle, and put text exactly there
  *
- * The middle is half of `width` and half of `height`. A text's own middle sits on `at`, like that of any shape:
- * capitals and digits stand exactly there.
+ * The middle is at half the `width` and half the `height`. Text, like any shape, has its own middle at `at`: capitals
+ * and digits are exactly centered.
  */
 import { defineSketch } from 'frame-juggler';
 

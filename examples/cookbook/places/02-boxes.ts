@@ -1,8 +1,8 @@
 /*
  * A box by its middle, by a corner, by two corners
  *
- * `at` is the middle unless an `anchor` names another point of the box. Two corners say everything at once, in
- * either order.
+ * `at` is the middle unless `anchor` names another point of the box. Two opposite corners, in either order, give place
+ * and size at once.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * A half-round window, by two angles
  *
- * Angles are degrees: 0 points to the right, and they grow clockwise. `close` joins the ends, straight or
- * through the middle.
+ * Angles are in degrees: 0 points right, and they grow clockwise. `close` joins the two ends, directly or through the
+ * middle.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A radius for each corner
  *
- * One number rounds all four; a list goes round from the top left, clockwise.
+ * One number rounds all four corners; a list goes clockwise from the top left.
  */
 import { defineSketch } from 'frame-juggler';
 

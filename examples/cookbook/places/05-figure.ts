@@ -1,7 +1,7 @@
 /*
  * A figure by parts: the keeper with the lamp
  *
- * Build it around its own (0, 0), where its feet stand. One function draws it, a group puts it anywhere, at any
+ * Build the figure around its own (0, 0), between its feet. One function draws it, and a group puts it anywhere, at any
  * size.
  */
 import { defineSketch, type Canvas } from 'frame-juggler';

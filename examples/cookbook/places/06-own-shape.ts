@@ -1,8 +1,8 @@
 /*
  * A shape of your own, with an option that must be given
  *
- * The outline is drawn around its own (0, 0), which sits on the pin. It takes fill, stroke, `rotate` and `scale`
- * like any other shape.
+ * Draw the outline around (0, 0), which will sit on `at`. The shape then takes fill, stroke, `rotate` and `scale` like
+ * any other.
  */
 import { defineShape, defineSketch, required } from 'frame-juggler';
 

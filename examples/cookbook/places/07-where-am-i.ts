@@ -1,8 +1,7 @@
 /*
  * See where the coordinates have gone
  *
- * `canvas.grid` draws the coordinates in force, with their numbers: put it where shapes do not land where you
- * thought.
+ * `canvas.grid` draws the current coordinates with their numbers. Put it where shapes do not end up where you expected.
  */
 import { defineSketch } from 'frame-juggler';
 

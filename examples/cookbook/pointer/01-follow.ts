@@ -1,7 +1,7 @@
 /*
  * Follow the pointer, a little behind
  *
- * Each step goes a part of the way that is left. The power makes that part the same at any frame rate.
+ * Each step covers a part of the remaining distance. The power makes that part the same at any frame rate.
  */
 import { clamp, defineSketch, maths, mix } from 'frame-juggler';
 

@@ -1,8 +1,7 @@
 /*
  * Drag a thing
  *
- * Taken when it is pressed over its label, it moves with the pointer until that is let go. The offset keeps it
- * from jumping.
+ * Press the thing, found by its label, and it moves with the pointer until you let go. The offset keeps it from jumping.
  */
 import { defineSketch } from 'frame-juggler';
 

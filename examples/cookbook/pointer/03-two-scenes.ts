@@ -1,7 +1,7 @@
 /*
  * Two scenes by the pointer: day where you point
  *
- * Draw one, then the other cut to a region. Without a pointer the line stands in the middle.
+ * Draw one scene, then the other one cut to a region. Without a pointer the border is in the middle.
  */
 import { defineSketch, type Canvas } from 'frame-juggler';
 

@@ -1,8 +1,7 @@
 /*
  * A bell: press it, and it swings
  *
- * `over` knows by the label whether the pointer is over it. What was pressed is remembered as a moment, and the
- * spring starts there.
+ * `over` knows by the label whether the pointer is on the bell. A press stores the moment, and the spring starts there.
  */
 import { defineSketch, spring } from 'frame-juggler';
 

@@ -1,8 +1,7 @@
 /*
  * Steer with the arrow keys
  *
- * `keys.down` is true for as long as a key is held. `wrap` brings a boat that leaves on one side in on the
- * other.
+ * `keys.down` is true as long as a key is held. `wrap` brings a boat that leaves on one side back in on the other.
  */
 import { defineSketch, wrap } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A drawing pad: lines where the pointer goes
  *
- * With `carry: 1` nothing is cleared, so only what is new is drawn. A press of the `c` key clears.
+ * With `carry: 1` nothing is cleared, so each frame draws only what is new. Pressing `c` clears the pad.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,8 @@
 /*
  * A paragraph that breaks by itself
  *
- * `maxWidth` breaks lines between words. `align` says how they lie under each other; the anchor says where the
- * box of all of them is.
+ * `maxWidth` breaks the text between words. `align` arranges the lines relative to each other; `anchor` places the box
+ * around all of them.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,8 +1,7 @@
 /*
  * A wave of text: letter by letter
  *
- * `measureText` tells how wide what stands before a letter is. Each letter swings a little later than the one
- * before.
+ * `measureText` gives the width of everything before a letter. Each letter swings a little later than the one before it.
  */
 import { defineSketch, measureText, swing } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A label as wide as its words
  *
- * Measure first, then draw the box, then the words on it.
+ * Measure first, then draw the box, then the words on top.
  */
 import { defineSketch, measureText } from 'frame-juggler';
 

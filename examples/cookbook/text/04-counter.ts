@@ -1,8 +1,8 @@
 /*
  * A number that counts up, and stands still while it does
  *
- * The digits of the font are all of one width, so pinned on the right they do not tremble. `toFixed` keeps the
- * same number of places.
+ * All digits of the font have the same width, so a number placed by its right edge does not jitter. `toFixed` keeps the
+ * number of decimals the same.
  */
 import { defineSketch, keyframes } from 'frame-juggler';
 

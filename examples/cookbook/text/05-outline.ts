@@ -1,7 +1,7 @@
 /*
  * Letters as a path: cut a picture to a word
  *
- * `textOutline` gives the letters as path data. Here they are the region that waves are cut to.
+ * `textOutline` gives the letters as path data. Here they are the region that the waves are cut to.
  */
 import { defineSketch, textOutline } from 'frame-juggler';
 

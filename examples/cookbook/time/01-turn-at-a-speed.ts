@@ -1,8 +1,8 @@
 /*
  * Turn at a speed, in degrees per second
  *
- * An angle is a speed times the time: the same on every machine, however fast it draws. Change the 45 to slow it
- * down.
+ * The angle is a speed times the time, so it is the same on every machine, however fast it draws. Make the 45 smaller to
+ * slow it down.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,8 @@
 /*
  * Slow it down, or hold it: a dial for the speed
  *
- * A speed that changes is added up step by step; multiplied with the time, the whole past would jump with it.
+ * Add a changing speed up step by step. If you multiplied it by the time instead, every change of speed would make the
+ * angle jump.
  */
 import { defineSketch, dial } from 'frame-juggler';
 

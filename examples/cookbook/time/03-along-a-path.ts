@@ -1,7 +1,7 @@
 /*
  * Easing along a path
  *
- * `keyframes` leads through points as it does through numbers. Each leg of the way has an easing of its own.
+ * `keyframes` leads through points just as it does through numbers. Each part of the way has its own easing.
  */
 import { defineSketch, keyframes } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A spring: let go, and come to rest
  *
- * Stiffness pulls it back, damping brakes it. It is a function of seconds, so any moment can be looked at.
+ * Stiffness pulls it back, damping slows it down. It is a function of seconds, so you can look at any moment.
  */
 import { defineSketch, spring } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * Trails that fade away
  *
- * `carry` is how much of the last picture stays: 0 starts afresh, 0.94 leaves a trail, 1 never clears.
+ * `carry` is how much of the last picture stays: 0 starts fresh, 0.94 leaves a trail, 1 never clears.
  */
 import { defineSketch, maths } from 'frame-juggler';
 

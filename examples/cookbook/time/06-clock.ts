@@ -1,7 +1,7 @@
 /*
  * A clock
  *
- * Each hand turns by its share: 6° a second, 6° a minute, 30° an hour. It starts at ten past ten.
+ * Each hand turns at its own rate: 6° per second, 6° per minute, 30° per hour. The clock starts at ten past ten.
  */
 import { defineSketch } from 'frame-juggler';
 

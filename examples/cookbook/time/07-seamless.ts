@@ -1,8 +1,8 @@
 /*
  * A seamless loop
  *
- * What depends on `progress` going once round is where it began when the loop closes: `noise.loop` is chance of
- * that kind.
+ * Whatever depends only on `progress` going once around is back where it began when the loop closes. `noise.loop` is
+ * noise of that kind.
  */
 import { defineSketch } from 'frame-juggler';
 

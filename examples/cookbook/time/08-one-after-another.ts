@@ -1,7 +1,7 @@
 /*
  * One after another: the same motion, a little later each
  *
- * Take the delay off the seconds, and the same function serves them all.
+ * Subtract a delay from the seconds, and one function moves them all.
  */
 import { defineSketch, keyframes } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A slideshow of scenes, with cross-fades
  *
- * Each scene has its own time. `fade` lets the next come over the end of the one before, so each paints its own
+ * Each scene has its own time. With `fade` the next scene appears over the end of the one before, so each paints its own
  * background.
  */
 import { defineSketch, scenes, type Canvas, type SceneMoment } from 'frame-juggler';

@@ -1,7 +1,7 @@
 /*
  * A steering wheel: turn inside the loop, from the same middle each time
  *
- * A group begins where the coordinates stood before it and puts them back, so the turns do not add up.
+ * A group starts from the coordinates outside it and restores them afterwards, so the turns do not add up.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A coil of rope: each turn adds to the one before
  *
- * Without a group, `translate`, `rotate` and `scale` go on from where the last ones led.
+ * Without a group, `translate`, `rotate` and `scale` continue from where the last ones left off.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A hatch that opens: turn about a corner
  *
- * A shape turns about its pin, and its anchor says which of its points that is: pinned by a corner, it turns
+ * A shape turns about the point that sits on `at`, and `anchor` says which point that is: placed by a corner, it turns
  * about the corner.
  */
 import { defineSketch } from 'frame-juggler';

@@ -1,7 +1,7 @@
 /*
  * Isolate: nothing of a group reaches what follows
  *
- * Place, turn, fill and stroke of the group end with it. The third square is as the first.
+ * Position, turn, fill and stroke of the group end with the group. The third square looks like the first.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * Orbit in orbit: a gull around a buoy around a mark
  *
- * Each group turns about its own middle and holds what turns within it. Degrees a second times seconds is the
+ * Each group turns about its own middle and contains what turns within it. Degrees per second times seconds gives the
  * angle.
  */
 import { defineSketch } from 'frame-juggler';

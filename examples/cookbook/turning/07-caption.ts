@@ -1,8 +1,8 @@
 /*
  * A caption that no transform touches
  *
- * `resetTransform` goes back to the canvas itself; in a group it holds only there. `toCanvas` tells where a
- * moved point has come to lie.
+ * `resetTransform` goes back to the plain canvas; inside a group it lasts only until the group ends. `toCanvas` tells
+ * where a transformed point has ended up.
  */
 import { defineSketch, swing, type Place } from 'frame-juggler';
 

@@ -1,7 +1,7 @@
 /*
  * A reflection: the same drawing, turned over
  *
- * A scale of -1 mirrors. About the water's line, the quay hangs down from itself.
+ * A scale of -1 mirrors. Mirrored about the waterline, the quay hangs upside down from itself.
  */
 import { defineSketch, type Canvas } from 'frame-juggler';
 
