@@ -5,8 +5,8 @@ import path from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { Canvas, hsl, rgb } from '../packages/frame-juggler/dist/index.js';
-import { fileHost } from '../packages/frame-juggler/dist/node/index.js';
+import { Canvas, hsl, rgb } from 'frame-juggler';
+import { fileHost } from 'frame-juggler/node';
 import { best, mb, median, ms, row } from './report.mjs';
 
 const count = 100_000;

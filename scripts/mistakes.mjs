@@ -3,9 +3,9 @@ import { build } from 'esbuild';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { format } from 'prettier';
-import { rules, Run } from '../packages/frame-juggler/dist/index.js';
+import { rules, Run } from 'frame-juggler';
 import { layOutStrip } from '../packages/frame-juggler/dist/formats/strip.js';
-import { encodePng, fileHost } from '../packages/frame-juggler/dist/node/index.js';
+import { encodePng, fileHost } from 'frame-juggler/node';
 import { RasterSurface } from '../packages/frame-juggler/dist/surfaces/raster/surface.js';
 
 const source = readFileSync('examples/mistakes/mistakes.ts', 'utf8');
@@ -42,22 +42,22 @@ for (const { name } of rules)
   }
 writeFileSync('docs/screenshots/mistakes.png', encodePng(await layOutStrip(tiles, 8)));
 
-const page = `# Mistakes, and how to mend them
+const page = `# Mistakes, and how to fix them
 
-What \`juggle check\` finds, each in a sketch as small as it can be: the line is marked, and below stands the same sketch without
-it. Canvas: 320 × 180; the colors are those of [examples/palette.ts](../examples/palette.ts). A finding that is meant is accepted in the
-sketch, with the reason: \`defineSketch({ accept: { covered: 'the moon sets' }, … })\`. \`npm run mistakes\` makes this page of
-[examples/mistakes/mistakes.ts](../examples/mistakes/mistakes.ts), which the tests run, and of the rules themselves.
+Everything \`juggle check\` finds, each in the smallest sketch that has it, with its line marked, followed by the same sketch without
+the mistake. The canvas is 320 × 180; the colors are those of [examples/palette.ts](../examples/palette.ts). If you intend what a finding describes, accept it in the
+sketch and give the reason: \`defineSketch({ accept: { covered: 'the moon sets' }, … })\`. \`npm run mistakes\` makes this page from
+[examples/mistakes/mistakes.ts](../examples/mistakes/mistakes.ts), which the tests run, and from the rules themselves.
 
 ![Each mistake beside its cure](screenshots/mistakes.png)
 
 ## Why is my shape not there?
 
-\`juggle check sketch.ts\` and the viewer's _Checks_ name the reason. It may be
+\`juggle check sketch.ts\` and the viewer's _Checks_ name the reason. The shape may be
 
-- [off the canvas](#off-canvas): y runs down, and (0, 0) is the top left corner;
+- [off the canvas](#off-canvas): y goes down, and (0, 0) is the top left corner;
 - [covered](#covered) by what is drawn later;
-- [of the color](#same-color) of what is behind it, or without any paint ([no-paint](#no-paint));
+- [the same color](#same-color) as what is behind it, or without any paint ([no-paint](#no-paint));
 - [without a size](#no-size), or scaled down to nothing;
 - there in one frame and [gone](#vanishes) in the next;
 - moved by a transform that [was meant for another shape](#leak).

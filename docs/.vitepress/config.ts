@@ -122,7 +122,7 @@ export default defineConfig({
           { text: 'First steps', link: '/first-steps' },
           { text: 'From loops and counters', link: '/from-loops' },
           { text: 'The guide', link: '/guide' },
-          { text: 'Mistakes, and how to mend them', link: '/mistakes' },
+          { text: 'Mistakes, and how to fix them', link: '/mistakes' },
           { text: 'How it works', link: '/how-it-works' },
         ],
       },

@@ -70,7 +70,7 @@ describe('juggle check', () => {
     const { out, code } = await run('check', 'crates.ts');
     expect(code).toBe(1);
     expect(out).toMatch(
-      /^Crates, frames 0 to 9: 1 finding\n\ncrates\.ts:8 {2}off-canvas\n {2}the circle “buoy” lies wholly off the canvas/,
+      /^Crates, frames 0 to 9: 1 finding\n\ncrates\.ts:8 {2}off-canvas\n {2}the circle “buoy” is entirely off the canvas/,
     );
     expect(out).toMatch(/Way out: /);
     expect(misfits('checkup', (await run('check', 'crates.ts', '--json')).out)).toEqual([]);

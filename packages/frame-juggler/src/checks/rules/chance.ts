@@ -5,8 +5,8 @@ import type { Rule } from '../rule.ts';
 
 const unseeded: Rule = {
   name: 'unseeded',
-  title: "The engine's own chance",
-  why: 'Math.random() is different each time: a picture that one likes never comes back.',
+  title: 'Random numbers without a seed',
+  why: 'Math.random() is different each time, so a picture you like never comes back.',
   cure: 'Take random from the moment: paint(canvas, { random }) { random.between(0, 100) }.',
   find: (evidence) =>
     askedOf(evidence, (call) => call === 'Math.random()', 'is asked for chance that no seed brings back'),
@@ -14,9 +14,9 @@ const unseeded: Rule = {
 
 const clock: Rule = {
   name: 'clock',
-  title: 'The clock on the wall',
-  why: 'The time of day is another in each run: frames rendered to files move at the speed of the machine.',
-  cure: 'Take seconds from the moment: it is the same in every run.',
+  title: 'The time of day',
+  why: 'The time of day differs in every run, and frames rendered to files move at the speed of the machine.',
+  cure: 'Take seconds from the moment; they are the same in every run.',
   find: (evidence) => askedOf(evidence, (call) => call !== 'Math.random()', 'is asked for the time of day'),
 };
 
@@ -29,8 +29,8 @@ function askedOf({ noted }: Evidence, isOne: (call: string) => boolean, text: st
 const paintChanges: Rule = {
   name: 'paint-changes',
   title: 'A paint that changes something',
-  why: 'Painted twice, the frame comes out otherwise: alone it differs from the same frame in a run.',
-  cure: 'Move what changes into step(state): paint only draws it.',
+  why: 'Painted twice, the frame comes out differently, so by itself it is not the frame of the run.',
+  cure: 'Move what changes into step(state), and let paint only draw it.',
   find: (evidence) =>
     // What chance or a clock brings in is told as that.
     evidence.noted.engine.length > 0
@@ -41,15 +41,15 @@ const paintChanges: Rule = {
           .map(({ at, items }) => ({
             line: items[0]?.description.source,
             frame: at,
-            text: `frame ${at} is another when it is painted a second time`,
+            text: `frame ${at} is different when it is painted a second time`,
           })),
 };
 
 const runsDiffer: Rule = {
   name: 'runs-differ',
-  title: 'A variable of the file that goes on from run to run',
-  why: 'A second run of the same seed draws other frames: what the first one left behind is still there.',
-  cure: 'Make it in start, and return it: start: () => ({ x: 0 }).',
+  title: 'A variable of the file that lasts from run to run',
+  why: 'A second run with the same seed draws different frames, because what the first run left behind is still there.',
+  cure: 'Create it in start and return it: start: () => ({ x: 0 }).',
   find: ({ differs, noted, details }) =>
     differs === undefined || noted.engine.length > 0 || details.some(({ repeats }) => !repeats)
       ? []
@@ -57,21 +57,21 @@ const runsDiffer: Rule = {
           {
             line: details[0].items[0]?.description.source,
             frame: differs,
-            text: `frame ${differs} is another in a second run of the same seed`,
+            text: `frame ${differs} is different in a second run with the same seed`,
           },
         ],
 };
 
 const sameChance: Rule = {
   name: 'same-chance',
-  title: 'The same chance twice',
-  why: 'A stream of one name begins anew each time it is asked for: what is drawn from it is the same again.',
-  cure: 'Ask for it once, before the loop; or give each its own: random.stream(`gull ${i}`).',
+  title: 'The same random numbers twice',
+  why: 'A stream starts over each time it is requested by name, so it gives the same numbers again.',
+  cure: 'Ask for it once, before the loop, or give each thing its own: random.stream(`gull ${i}`).',
   find: ({ noted }) =>
     [...new Map(noted.streams.map((one) => [one.key, one])).values()].map(({ key, line }) => ({
       line,
       frame: undefined,
-      text: `the stream “${key}” is begun more than once: it gives the same numbers each time`,
+      text: `the stream “${key}” is started more than once, and gives the same numbers each time`,
     })),
 };
 

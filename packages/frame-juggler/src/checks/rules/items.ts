@@ -29,8 +29,8 @@ function everOn({ tracks, details }: Evidence): Set<string> {
 const offCanvas: Rule = {
   name: 'off-canvas',
   title: 'Drawn off the canvas',
-  why: 'Nothing of it can be seen: every frame that was looked at has it beyond the edge.',
-  cure: 'x runs from 0 on the left to width, y from 0 at the top to height: canvas.circle({ at: [width / 2, height / 2], radius: 40 }) stands in the middle.',
+  why: 'It is never visible: it is beyond the edge in every frame that was checked.',
+  cure: 'x runs from 0 on the left to width, y from 0 at the top to height: canvas.circle({ at: [width / 2, height / 2], radius: 40 }) is in the middle.',
   find(evidence) {
     const [on, still] = [everOn(evidence), stillNames(evidence)];
     return linesThat(
@@ -39,7 +39,7 @@ const offCanvas: Rule = {
       ({ description, item }) =>
         description.hidden === 'off the canvas' && !on.has(nameOf(item)) && still.has(nameOf(item)),
       (items) =>
-        `${called(items)} ${verb(items, 'lies', 'lie')} wholly off the canvas, ${whereOff(items[0], evidence)}`,
+        `${called(items)} ${verb(items, 'is', 'are')} entirely off the canvas, ${whereOff(items[0], evidence)}`,
     );
   },
 };
@@ -60,8 +60,8 @@ function whereOff({ description: { box } }: SeenItem, { details }: Evidence): st
 const covered: Rule = {
   name: 'covered',
   title: 'Hidden behind what is drawn later',
-  why: 'What is drawn later covers what was drawn before: none of it can be seen.',
-  cure: 'Draw it after what hides it, or lift it with layer: 1.',
+  why: 'Later shapes cover earlier ones, and nothing of it is visible.',
+  cure: 'Draw it after whatever hides it, or raise it with layer: 1.',
   find(evidence) {
     const still = stillNames(evidence);
     return linesThat(
@@ -69,7 +69,7 @@ const covered: Rule = {
       // What moves may come out again, but not from behind what fills the canvas.
       (seen, detail) =>
         seen.description.hidden === 'covered' && (still.has(nameOf(seen.item)) || isUnderAll(seen, detail)),
-      (items) => `${called(items)} ${verb(items, 'is', 'are')} wholly covered by what is drawn later`,
+      (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely covered by what is drawn later`,
     );
   },
 };
@@ -84,9 +84,9 @@ function isUnderAll(seen: SeenItem, { items, canvas }: Detail): boolean {
 
 const noSize: Rule = {
   name: 'no-size',
-  title: 'Of no size',
-  why: 'A length or a scale of 0 leaves nothing to be painted.',
-  cure: 'Give it a size above 0; a scale of 1 leaves it as it is.',
+  title: 'Without a size',
+  why: 'A length or a scale of 0 leaves nothing to paint.',
+  cure: 'Give it a size above 0; a scale of 1 leaves it unchanged.',
   find: (evidence) =>
     linesThat(
       evidence,
@@ -105,7 +105,7 @@ const noSize: Rule = {
 const noPaint: Rule = {
   name: 'no-paint',
   title: 'Painted with nothing',
-  why: 'It has neither a fill nor a stroke that can be seen.',
+  why: 'It has neither a visible fill nor a visible stroke.',
   cure: "Give it one: fill: 'teal', or stroke: { color: 'teal', width: 2 }.",
   find: (evidence) =>
     linesThat(
@@ -124,15 +124,15 @@ const noPaint: Rule = {
 
 const sameColor: Rule = {
   name: 'same-color',
-  title: 'The same color as what lies under it',
-  why: 'It is painted, and changes no pixel.',
-  cure: 'Give it a color that differs from what it lies on, or leave it out.',
+  title: 'The same color as what is behind it',
+  why: 'It is painted but changes no pixel.',
+  cure: 'Give it a different color from what is behind it, or leave it out.',
   find: (evidence) =>
     linesThat(
       evidence,
       ({ changes, description: { hidden }, item }) => !changes && hidden === undefined && item.blend === 'normal',
       (items) =>
-        `${called(items)} ${verb(items, 'has', 'have')} just the color of what ${verb(items, 'it lies', 'they lie')} on`,
+        `${called(items)} ${verb(items, 'has', 'have')} exactly the color of what is behind ${verb(items, 'it', 'them')}`,
     ),
 };
 
@@ -141,8 +141,8 @@ const isAt = (one: number, other: number): boolean => Math.abs(one - other) < 0.
 
 const cutStroke: Rule = {
   name: 'cut-stroke',
-  title: "Half of its stroke lies beyond the canvas's edge",
-  why: 'A stroke lies half on either side of its outline: along the edge of the canvas only its inner half can be seen.',
+  title: 'Half of its stroke is beyond the edge of the canvas',
+  why: 'Half of a stroke is on either side of its outline, so along the edge of the canvas only the inner half is visible.',
   cure: 'Move the outline in by half the width: canvas.rect({ from: [w, w], to: [width - w, height - w], … }) with w = stroke width / 2.',
   find: (evidence) =>
     linesThat(
@@ -162,7 +162,7 @@ const cutStroke: Rule = {
         const flat = isAt(box.top, box.bottom) && (isAt(box.top, canvas.top) || isAt(box.top, canvas.bottom));
         return flat || (isAt(box.left, box.right) && (isAt(box.left, canvas.left) || isAt(box.left, canvas.right)));
       },
-      (items) => `half of the stroke of ${called(items)} lies beyond the canvas's edge`,
+      (items) => `half of the stroke of ${called(items)} is beyond the edge of the canvas`,
     ),
 };
 
@@ -178,8 +178,8 @@ function looksLikeRadians(angle: unknown): boolean {
 const radians: Rule = {
   name: 'radians',
   title: 'An angle in radians',
-  why: 'Angles are degrees: one in radians is hardly a turn at all.',
-  cure: 'Write 90 for a quarter, or fromRadians(Math.PI / 2) where radians come from elsewhere.',
+  why: 'Angles are in degrees; an angle meant in radians hardly turns anything.',
+  cure: 'Write 90 for a quarter turn, or fromRadians(Math.PI / 2) if your angles come in radians.',
   find({ details }) {
     /** Every call of a line, with the frame: an angle that changes comes by such a value now and then. */
     const lines = new Map<string, { readonly at: number; readonly call: NotedCall }[]>();
@@ -223,7 +223,7 @@ function anglesOf(name: string, given: readonly unknown[]): unknown[] {
 const strokeScaled: Rule = {
   name: 'stroke-scaled',
   title: 'A scale makes a stroke too thin or too thick',
-  why: 'A scale grows strokes as well as shapes: what was 1 wide is as wide as the scale.',
+  why: 'A scale enlarges strokes as well as shapes: a stroke 1 wide becomes as wide as the scale.',
   cure: 'Divide the width by the scale: stroke: { width: 2 / scale }.',
   find(evidence) {
     const widthOf = ({ item }: SeenItem): { scale: number; width: number } => {
@@ -243,7 +243,7 @@ const strokeScaled: Rule = {
     const say = (items: readonly SeenItem[]): string => {
       const { scale, width } = widthOf(items[0]);
       const short = (value: number): string => String(Number(value.toPrecision(2)));
-      return `under a scale of ${short(scale)} the stroke of ${called(items)} is ${short(width)} pixels wide`;
+      return `with a scale of ${short(scale)} the stroke of ${called(items)} is ${short(width)} pixels wide`;
     };
     const isVisible = ({ description, changes }: SeenItem): boolean => description.hidden === undefined && changes;
     return [
@@ -256,8 +256,8 @@ const strokeScaled: Rule = {
 const pictureEnlarged: Rule = {
   name: 'picture-enlarged',
   title: 'A picture drawn far above its own resolution',
-  why: 'Each of its pixels covers several of the canvas: it looks soft.',
-  cure: 'Use a larger picture, draw it smaller, or let its pixels be seen with smooth: false.',
+  why: 'Each of its pixels covers several pixels of the canvas, so it looks blurred.',
+  cure: 'Use a larger picture, draw it smaller, or show its pixels with smooth: false.',
   find: (evidence) =>
     linesThat(
       evidence,

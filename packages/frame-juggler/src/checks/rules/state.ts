@@ -64,9 +64,9 @@ function styleCalls({ log }: Detail): StyleCall[] {
 
 const unusedStyle: Rule = {
   name: 'unused-style',
-  title: 'A style that nothing is drawn with',
+  title: 'A style that nothing uses',
   why: 'It is set after what it was meant for, replaced before anything is drawn, or every shape has its own.',
-  cure: 'Set it before the shapes that it is for: canvas.style({ fill: … }) first, then canvas.rect(…).',
+  cure: 'Set it before the shapes it is for: canvas.style({ fill: … }) first, then canvas.rect(…).',
   find({ details }) {
     const byLine = new Map<
       string,
@@ -83,16 +83,16 @@ const unusedStyle: Rule = {
     return [...byLine.values()].flatMap(({ line, frame, unused }): Sighting[] =>
       unused.size === 0
         ? []
-        : [{ line, frame, text: `nothing is drawn with the ${[...unused].join(' and ')} that style sets here` }],
+        : [{ line, frame, text: `nothing is drawn with the ${[...unused].join(' and ')} set here` }],
     );
   },
 };
 
 const leak: Rule = {
   name: 'leak',
-  title: 'A transform or a style that reaches what comes later',
-  why: 'Set without a group, it holds for everything that follows in the frame.',
-  cure: 'Put it into a group, with what it is for: canvas.group({ translate: [x, y], rotate: 30 }, () => { … }).',
+  title: 'A transform or style that affects later shapes',
+  why: 'Set outside a group, it lasts for the rest of the frame.',
+  cure: 'Put it into a group together with what it is for: canvas.group({ translate: [x, y], rotate: 30 }, () => { … }).',
   find: ({ details }) => details.slice(0, 1).flatMap(leaksOf),
 };
 
@@ -123,7 +123,7 @@ function leaksOf({ at, log }: Detail): Sighting[] {
     found.push({
       line: call.line,
       frame: at,
-      text: `this ${call.name} reaches all that is drawn after it, ${reached.size} lines of calls, to the end of the frame`,
+      text: `this ${call.name} affects everything drawn after it until the end of the frame: ${reached.size} lines of calls`,
       items: after.flatMap(({ first, end }) => Array.from({ length: end - first }, (_, n) => first + n + 1)),
     });
   });
@@ -157,7 +157,7 @@ function undoes(call: NotedCall, later: NotedCall): boolean {
 const openSave: Rule = {
   name: 'open-save',
   title: 'A save that is never restored',
-  why: 'What was saved is not brought back: transform and style hold to the end of the frame.',
+  why: 'What was saved is never brought back, so transform and style last until the end of the frame.',
   cure: 'End it with canvas.restore(), or use canvas.group({ … }, () => { … }), which ends by itself.',
   find: ({ details }) =>
     details.flatMap(({ at, frame, log }): Sighting[] =>
@@ -176,8 +176,8 @@ const openSave: Rule = {
 const keptCanvas: Rule = {
   name: 'kept-canvas',
   title: 'A canvas that is used after its frame',
-  why: 'Each frame has a canvas of its own: what is drawn on an old one is never seen.',
-  cure: 'Draw within paint, on the canvas that it is given; hand it to functions as an argument.',
+  why: 'Each frame has its own canvas; what is drawn on an old one never shows.',
+  cure: 'Draw inside paint, on the canvas it is given, and pass that to functions as an argument.',
   find: ({ noted }: Evidence) =>
     noted.late
       .slice(0, 1)

@@ -20,7 +20,7 @@ const smallText: Rule = {
   name: 'small-text',
   title: 'Text that is too small',
   why: `Letters below ${leastSize} pixels run together.`,
-  cure: 'Give it a size of 12 or more, counting the scale in force.',
+  cure: 'Give it a size of 12 or more, taking the current scale into account.',
   find: (evidence) =>
     linesThat(
       evidence,
@@ -37,9 +37,9 @@ const smallText: Rule = {
 
 const cutText: Rule = {
   name: 'cut-text',
-  title: 'Text that runs out of the canvas',
-  why: 'What lies beyond the edge cannot be read.',
-  cure: 'Move it in, make it smaller, or break it with maxWidth; anchor says which point of it is at `at`.',
+  title: 'Text that runs off the canvas',
+  why: 'What is beyond the edge cannot be read.',
+  cure: 'Move it in, make it smaller, or break it with maxWidth; anchor says which of its points goes to `at`.',
   find(evidence) {
     // What moves may be on its way in or out.
     const still = stillNames(evidence);
@@ -56,16 +56,16 @@ const cutText: Rule = {
         ];
         return Math.max(...out) > 1 && still.has(nameOf(seen.item));
       },
-      (items) => `${called(items)} ${verb(items, 'runs', 'run')} out of the canvas`,
+      (items) => `${called(items)} ${verb(items, 'runs', 'run')} off the canvas`,
     );
   },
 };
 
 const missingCharacters: Rule = {
   name: 'missing-characters',
-  title: 'Characters that the font lacks',
-  why: 'An empty box is drawn in their place.',
-  cure: 'Load a font that has them, asset.font(new URL(…)), and give it as font.',
+  title: 'Characters missing from the font',
+  why: 'An empty box is drawn instead.',
+  cure: 'Load a font that has them with asset.font(new URL(…)), and pass it as font.',
   find: ({ details }) =>
     details.flatMap(({ at, log }) =>
       log.calls.flatMap(({ line, lacking = [], given, first }) =>
@@ -85,9 +85,9 @@ const missingCharacters: Rule = {
 
 const lowContrast: Rule = {
   name: 'low-contrast',
-  title: 'Text that hardly stands out',
-  why: 'Against what lies under it, its contrast is below WCAG 2.2’s 4.5 to 1 (3 to 1 for large letters).',
-  cure: 'Make it darker or lighter than what lies under it, or put a plate behind it.',
+  title: 'Text with too little contrast',
+  why: 'Its contrast with what is behind it is below WCAG 2.2’s 4.5 to 1 (3 to 1 for large letters).',
+  cure: 'Make it darker or lighter than what is behind it, or put a plain box behind it.',
   find: (evidence) =>
     linesThat(
       evidence,
@@ -97,7 +97,7 @@ const lowContrast: Rule = {
         return size !== undefined && found !== undefined && found < needed(size) - 0.05;
       },
       (items) =>
-        `${called(items)} ${verb(items, 'has', 'have')} a contrast of ${contrastOf(items[0])!.toFixed(1)} to 1 to what lies under ${verb(items, 'it', 'them')}`,
+        `${called(items)} ${verb(items, 'has', 'have')} a contrast of ${contrastOf(items[0])!.toFixed(1)} to 1 with what is behind ${verb(items, 'it', 'them')}`,
     ),
 };
 

@@ -35,8 +35,8 @@ const thing = (tracks: readonly Track[]): string => {
 const growing: Rule = {
   name: 'growing',
   title: 'A size that grows without end',
-  why: 'Each frame makes it larger than the one before: it ends by filling everything, or beyond all numbers.',
-  cure: 'Work the size out from the time (swing(seconds, 2, 1, 1.5)), or keep it in bounds with clamp or wrap.',
+  why: 'Each frame makes it larger than the one before, until it fills everything or overflows.',
+  cure: 'Compute the size from the time (swing(seconds, 2, 1, 1.5)), or limit it with clamp or wrap.',
   find(evidence) {
     const { tracks, course, sketch } = evidence;
     // What comes round is let grow.
@@ -58,9 +58,9 @@ const growing: Rule = {
 
 const vanishes: Rule = {
   name: 'vanishes',
-  title: 'A picture that is gone after its first frames',
-  why: 'Each frame begins fresh: what is only drawn in the first one is gone in the next.',
-  cure: 'Draw it in every frame; with carry: 1 what was drawn stays.',
+  title: 'A picture that vanishes after its first frames',
+  why: 'Each frame starts fresh, so what only the first one draws is gone in the next.',
+  cure: 'Draw it in every frame; or keep what was drawn with carry: 1.',
   find({ course, first, details, sketch }) {
     if (course.length < 3 || sketch.carry === 1 || course[0].order.length === 0) return [];
     const from = course.findIndex(({ order }) => order.length === 0);
@@ -69,7 +69,7 @@ const vanishes: Rule = {
       {
         line: details[0].items[0]?.description.source,
         frame: first + from,
-        text: `frame ${first} draws ${course[0].order.length} items, and from frame ${first + from} on nothing is drawn`,
+        text: `frame ${first} draws ${course[0].order.length} items; from frame ${first + from} on nothing is drawn`,
       },
     ];
   },
@@ -80,8 +80,8 @@ const timeWords = ['seconds', 'frame', 'progress', 'delta'];
 const nothingMoves: Rule = {
   name: 'nothing-moves',
   title: 'Nothing moves',
-  why: 'The sketch steps or asks for the time, and every frame is the same.',
-  cure: 'Let paint use what changes: the state that step moves on, or seconds. For one picture only, still: true.',
+  why: 'The sketch steps or reads the time, but every frame is the same.',
+  cure: 'Make paint use what changes: the state that step updates, or seconds. For a single picture, set still: true.',
   find({ course, noted, sketch, details }) {
     const asks = timeWords.filter((word) => noted.asked.has(word));
     if (course.length < 3 || noted.asked.has('pointer') || noted.asked.has('keys')) return [];
@@ -100,9 +100,9 @@ const nothingMoves: Rule = {
 
 const paintsOver: Rule = {
   name: 'paints-over',
-  title: 'Trails that are painted over and over',
-  why: 'With a carry the last picture stays: what is drawn again in its place only covers itself.',
-  cure: 'Draw just what is new in each frame, or leave carry out.',
+  title: 'Trails that are painted over',
+  why: 'With a carry the last picture stays, so what is drawn again in the same place only covers itself.',
+  cure: 'Draw only what is new in each frame, or leave carry out.',
   find({ tracks, course, sketch, details }) {
     if (sketch.carry < 0.99 || course.length < 6 || course.every(({ order }) => order.length < 2)) return [];
     let [still, all] = [0, 0];
@@ -121,7 +121,7 @@ const paintsOver: Rule = {
       {
         line: details[0].items[0]?.description.source,
         frame: undefined,
-        text: `under a carry of ${sketch.carry}, ${Math.round((still / all) * 100)} % of what each frame draws stands where the one before has drawn it`,
+        text: `with a carry of ${sketch.carry}, ${Math.round((still / all) * 100)} % of what each frame draws is where the frame before already drew it`,
       },
     ];
   },
@@ -130,8 +130,8 @@ const paintsOver: Rule = {
 const gone: Rule = {
   name: 'gone',
   title: 'A thing that leaves the canvas and never comes back',
-  why: 'It moves on and on: it is never seen again, and still takes its time.',
-  cure: 'Let it come in again on the other side: state.x = wrap(state.x, 0, width); or take it out of the state.',
+  why: 'It keeps moving away: it is never visible again but still takes time.',
+  cure: 'Bring it back in on the other side, state.x = wrap(state.x, 0, width), or remove it from the state.',
   find(evidence) {
     const { tracks, course, sketch, details, noted } = evidence;
     if (course.length < 8 || sketch.frames !== Infinity || noted.asked.has('pointer')) return [];
@@ -161,9 +161,9 @@ function distance(box: Box, canvas: Box): number {
 
 const frameBound: Rule = {
   name: 'frame-bound',
-  title: 'A speed that hangs on the frame rate',
-  why: 'What is added once a frame moves twice as fast at twice the frame rate.',
-  cure: 'Multiply by delta, and think in units a second: state.x += 40 * delta; or work it out from seconds.',
+  title: 'A speed that depends on the frame rate',
+  why: 'Something moved by a fixed amount per frame goes twice as fast at twice the frame rate.',
+  cure: 'Multiply by delta and think in units per second, state.x += 40 * delta, or compute it from seconds.',
   find(evidence) {
     const { tracks, faster, course } = evidence;
     if (faster === undefined || course.length < 4) return [];
@@ -213,8 +213,8 @@ function keysOf(tracks: readonly Track[]): string[] {
 const tooSlow: Rule = {
   name: 'too-slow',
   title: 'Frames that take too long',
-  why: 'A frame is to be done before the next one is due: else it stutters, or slips behind.',
-  cure: 'Draw less, keep in start what does not change, or lower the frameRate.',
+  why: 'A frame must be done before the next one is due; otherwise the animation stutters or falls behind.',
+  cure: 'Draw less, compute what does not change in start, or lower the frameRate.',
   find({ cost, sketch }) {
     if (cost.length < 3) return [];
     const sorted = [...cost].sort((a, b) => a - b);
@@ -234,8 +234,8 @@ const tooSlow: Rule = {
 const flashing: Rule = {
   name: 'flashing',
   title: 'Flashes more than three times a second',
-  why: 'Large flashes of more than three a second can bring on seizures (WCAG 2.2, 2.3.1).',
-  cure: 'Slow it down to under three a second, or keep it small or faint.',
+  why: 'Large flashes more than three times a second can cause seizures (WCAG 2.2, 2.3.1).',
+  cure: 'Slow it down below three a second, or keep it small or faint.',
   find({ luminances, sketch, first }) {
     if (luminances.length < 4) return [];
     const window = Math.max(2, Math.round(sketch.frameRate));
