@@ -1,18 +1,18 @@
 // On which page of the reference each thing stands, and what the page says of itself.
 
 export const pages = [
-  { name: 'sketch', title: 'A sketch', words: 'What `defineSketch` takes, what a sketch is told of each frame, and the helpers for dials, files and scenes.' }, // prettier-ignore
-  { name: 'canvas', title: 'The canvas', words: 'Every call of `canvas`, in the order in which they are learned: shapes, text and pictures, style, transforms, state.' }, // prettier-ignore
-  { name: 'color', title: 'Colors and paints', words: 'Wherever a color can be given, so can any CSS color as text, a gradient or a pattern.' }, // prettier-ignore
-  { name: 'motion', title: 'Motion and numbers', words: 'Everything that moves is a function of seconds. Angles are in degrees.' },
-  { name: 'chance', title: 'Chance', words: 'The same seed gives the same picture. In a sketch, `random` and `noise` of the moment are seeded already.' }, // prettier-ignore
+  { name: 'sketch', title: 'A sketch', words: 'What `defineSketch` takes, what a sketch is given in each frame, and the helpers for dials, files and scenes.' }, // prettier-ignore
+  { name: 'canvas', title: 'The canvas', words: 'Every call of `canvas`, in the order you are likely to need them: shapes, text and pictures, style, transforms, state.' }, // prettier-ignore
+  { name: 'color', title: 'Colors and paints', words: 'Wherever a color is expected, you can give any CSS color as a string, a gradient or a pattern.' }, // prettier-ignore
+  { name: 'motion', title: 'Motion and numbers', words: 'Motion is a function of seconds. Angles are in degrees.' },
+  { name: 'chance', title: 'Chance', words: 'The same seed gives the same picture. In a sketch, the `random` and `noise` you are given are seeded already.' }, // prettier-ignore
   { name: 'text', title: 'Text and fonts', words: 'Measuring text, text as an outline, fonts.' },
-  { name: 'input', title: 'Pointer, keys, and recordings of them', words: 'What a person does, live or from a track.' },
+  { name: 'input', title: 'Pointer, keys, and recordings of them', words: 'What a person does, live or recorded.' },
   { name: 'review', title: 'Explain, check, compare', words: 'What a frame drew, what is probably wrong with it, what differs between two.' },
-  { name: 'frames', title: 'Runs, frames, surfaces', words: 'For who builds on the library: a run paints frames, a surface draws them.' },
-  { name: 'page', title: 'In a page', words: "`import { mount } from 'frame-juggler/browser'`; the element is `frame-juggler/element`; what a worker calls is `frame-juggler/worker`." },
-  { name: 'script', title: 'From a script', words: "`import { render } from 'frame-juggler/node'`: what the command does, for programs." },
-  { name: 'testing', title: 'In tests', words: "`import { lookMatchers } from 'frame-juggler/testing'`: kept pictures." },
+  { name: 'frames', title: 'Runs, frames, surfaces', words: 'For those who build on the library: a run paints frames, a surface draws them.' },
+  { name: 'page', title: 'In a page', words: "`import { mount } from 'frame-juggler/browser'`; the element is in `frame-juggler/element`, and what a worker calls in `frame-juggler/worker`." },
+  { name: 'script', title: 'From a script', words: "`import { render } from 'frame-juggler/node'`: everything the command does, for programs." },
+  { name: 'testing', title: 'In tests', words: "`import { lookMatchers } from 'frame-juggler/testing'`: comparing with kept pictures." },
 ]; // prettier-ignore
 
 /** Where things of the main entry stand: by the beginning of the name of the file that declares them. */

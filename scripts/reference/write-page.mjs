@@ -31,7 +31,7 @@ export function pageWriter(addresses, examples, shared) {
       const value = initial === undefined ? (optional ? '' : 'required') : `\`${initial.replaceAll('|', '\\|')}\``;
       return `| \`${name}\` | ${said(words)} | ${kind === undefined ? typed(type, page) : said(kind)} | ${value} |`;
     });
-    return `| option | what it is | what it takes | if left out |\n| --- | --- | --- | --- |\n${rows.join('\n')}\n`;
+    return `| option | what it is | what it takes | default |\n| --- | --- | --- | --- |\n${rows.join('\n')}\n`;
   };
 
   const memberTable = (members, page) => {
@@ -73,7 +73,8 @@ export function pageWriter(addresses, examples, shared) {
     if (thing.members?.length > 0)
       parts.push(/Options$|Definition$|Timing$/.test(name) ? optionTable(thing.members, page) : memberTable(thing.members, page)); // prettier-ignore
     parts.push(...exampleParts(name));
-    if (thing.throws.length > 0) parts.push(`**Throws** ${thing.throws.map(said).join('; ')}.\n`);
+    if (thing.throws.length > 0)
+      parts.push(`**Throws** ${thing.throws.map((one) => said(one).replace(/\.$/, '')).join('; ')}.\n`);
     return parts.join('\n');
   };
 }

@@ -96,50 +96,52 @@ export function addInputOptions(command: Command): Command {
   return command
     .addOption(seedOption())
     .addOption(dialOption())
-    .addOption(new Option('--input <track>', 'plays recorded pointer and keys'));
+    .addOption(new Option('--input <track>', 'replays recorded pointer and keys'));
 }
 
 /** The options that choose a run: its size, what it is fed, and how long it may take. */
 export function addRunOptions(command: Command): Command {
   return addInputOptions(command)
     .addOption(sizeOption())
-    .addOption(new Option('--density <n>', 'pixels of the picture to one of the canvas').argParser(plainNumber))
+    .addOption(new Option('--density <n>', 'pixels of the picture per pixel of the canvas').argParser(plainNumber))
     .addOption(patienceOption(10));
 }
 
 export const seedOption = (): Option =>
-  new Option('--seed <n>', 'the seed of its chance; new: another each time').argParser(seed);
+  new Option('--seed <n>', 'the seed of its random numbers, or new for a different one each time').argParser(seed);
 export const dialOption = (): Option =>
-  new Option('--dial <name=value>', 'turns a dial; may be given again').argParser(dialSetting);
+  new Option('--dial <name=value>', 'sets a dial; can be repeated').argParser(dialSetting);
 export const sizeOption = (): Option =>
-  new Option('--size <WxH>', "the canvas's size in place of the sketch's own").argParser(pixelSize);
+  new Option('--size <WxH>', "the size of the canvas, instead of the sketch's own").argParser(pixelSize);
 
 /** @param seconds what holds where nothing is given */
 export const patienceOption = (seconds: number): Option =>
-  new Option('--patience <seconds>', 'how long one frame may take, 0 for ever').argParser(plainNumber).default(seconds);
+  new Option('--patience <seconds>', 'how long one frame may take, 0 for no limit')
+    .argParser(plainNumber)
+    .default(seconds);
 
 export const frameOption = (): Option =>
   new Option('--frame <n>', 'the frame, counted from 0').argParser(wholeNumber).conflicts('seconds');
 export const secondsOption = (): Option =>
-  new Option('--seconds <s>', 'the frame that is shown at a moment').argParser(plainNumber);
+  new Option('--seconds <s>', 'the frame shown at that moment').argParser(plainNumber);
 export const stretchOption = (): Option =>
-  new Option('--seconds <s>', 'the frame at a moment, or A..B: those from one moment to another').argParser(
+  new Option('--seconds <s>', 'the frame at that moment, or A..B for all frames from one moment to another').argParser(
     momentOrStretch,
   );
 export const seedsOption = (): Option =>
-  new Option('--seeds <A..B>', 'one frame under these seeds, in place of several frames').argParser(numberRange);
-export const framesOption = (text = 'the first and the last frame; the whole run if left out'): Option =>
+  new Option('--seeds <A..B>', 'one frame with each of these seeds, instead of several frames').argParser(numberRange);
+export const framesOption = (text = 'the first and last frame (default: the whole run)'): Option =>
   new Option('--frames <A..B>', text).argParser(numberRange);
 export const pickOption = (): Option =>
-  new Option('--pick <n,n,…>', 'just these frames').argParser(frameList).conflicts(['frames', 'count']);
+  new Option('--pick <n,n,…>', 'only these frames').argParser(frameList).conflicts(['frames', 'count']);
 export const wholeNumberOption = (flag: string, text: string): Option => new Option(flag, text).argParser(wholeNumber);
 export const countOption = (flag: string, text: string): Option => new Option(flag, text).argParser(count);
 export const shardOption = (): Option =>
-  new Option('--shard <I/N>', 'of a sequence, the I-th of N shares of its frames').argParser(share);
-export const quietOption = (): Option => new Option('-q, --quiet', 'print nothing but errors');
-export const jsonOption = (): Option => new Option('--json', 'print what was done as JSON');
+  new Option('--shard <I/N>', 'makes the I-th of N parts of a sequence').argParser(share);
+export const quietOption = (): Option => new Option('-q, --quiet', 'print only errors');
+export const jsonOption = (): Option => new Option('--json', 'print the result as JSON');
 export const portOption = (): Option =>
-  new Option('--port <n>', 'the port to listen on; any free one if left out').argParser(wholeNumber);
+  new Option('--port <n>', 'the port to listen on (default: any free one)').argParser(wholeNumber);
 
 /** Of what the options come to, what is handed on to the work as it was given. */
 export function handedOn<Given extends object, Name extends keyof Given>(

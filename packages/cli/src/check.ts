@@ -22,18 +22,18 @@ const foundSome = 1;
 
 export function checkCommand(): Command {
   const command = new Command('check')
-    .description('Looks a sketch over for likely mistakes, and tells each with its line and a way out.')
+    .description('Finds likely mistakes in a sketch, each with its line and a fix.')
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
-    .addOption(framesOption('the first and the last frame; the first 120 if left out'));
+    .addOption(framesOption('the first and last frame (default: the first 120)'));
   return addRunOptions(command)
     .addOption(quietOption())
     .addOption(jsonOption())
     .addHelpText(
       'after',
       `
-What is meant is accepted in the sketch: defineSketch({ accept: { covered: 'the moon sets' }, … }).
+To accept what is intended, say so in the sketch: defineSketch({ accept: { covered: 'the moon sets' }, … }).
 
-Exit codes: 0 nothing found, 1 something was, 2 it could not be done.
+Exit codes: 0 nothing found, 1 something found, 2 the check could not run.
 
 Examples:
   juggle check harbor.ts

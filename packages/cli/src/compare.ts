@@ -29,16 +29,18 @@ const differs = 1;
 
 export function compareCommand(): Command {
   const command = new Command('compare')
-    .description('Shows what differs between two sketches, frames, seeds or pictures: pixels, and which items.')
+    .description('Shows how two sketches, frames, seeds or pictures differ, in pixels and in items.')
     .argument('<one>', 'a sketch file, or a picture: .png, .jpg')
-    .argument('[other]', 'what it is compared with; the same sketch if left out')
-    .option('-o, --output <file>', 'a .png file to write: both side by side, with the difference marked')
+    .argument('[other]', 'what to compare it with (default: the same sketch)')
+    .option('-o, --output <file>', 'a .png file to write: both side by side, with the differences marked')
     .addOption(frameOption())
-    .addOption(wholeNumberOption('--other-frame <n>', 'the frame of the other; the same if left out'))
-    .addOption(wholeNumberOption('--other-seed <n>', 'the seed of the other; the same if left out'))
-    .addOption(new Option('--tolerance <percent>', 'how many of the pixels may differ').argParser(upTo(100)))
+    .addOption(wholeNumberOption('--other-frame <n>', 'the frame of the other (default: the same)'))
+    .addOption(wholeNumberOption('--other-seed <n>', 'the seed of the other (default: the same)'))
+    .addOption(new Option('--tolerance <percent>', 'the share of pixels that may differ').argParser(upTo(100)))
     .addOption(
-      new Option('--threshold <part>', 'how far colors may be apart, 0 to 1, and still be the same').argParser(upTo(1)),
+      new Option('--threshold <part>', 'how different colors may be, 0 to 1, and still count as equal').argParser(
+        upTo(1),
+      ),
     );
   return addRunOptions(command)
     .addOption(quietOption())
@@ -46,7 +48,7 @@ export function compareCommand(): Command {
     .addHelpText(
       'after',
       `
-Exit codes: 0 no more differs than may, 1 more does, 2 it could not be done.
+Exit codes: 0 within the tolerance, 1 beyond it, 2 the comparison failed.
 
 Examples:
   juggle compare harbor.ts before/harbor.ts -o difference.png

@@ -10,7 +10,7 @@ const folder = 'out';
 export function demoCommand(): Command {
   return new Command('demo')
     .description('Renders the full example, a day at Pellan Quay, to out/pellan-quay.png.')
-    .addHelpText('after', '\nThe sketch and its data come with the package, in examples/pellan-quay/.')
+    .addHelpText('after', '\nThe sketch and its data are part of the package, in examples/pellan-quay/.')
     .action(async () => {
       await mkdir(folder, { recursive: true });
       const output = path.join(folder, 'pellan-quay.png');

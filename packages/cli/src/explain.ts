@@ -27,17 +27,17 @@ interface ExplainArguments extends RunArguments, FrameArguments, ReportArguments
 export function explainCommand(): Command {
   const command = new Command('explain')
     .description(
-      'Tells what a frame of a sketch drew, in order: what, where, how, by which line, and what of it can be seen.',
+      'Lists what a frame of a sketch drew, in order: what, where, how, from which line, and how much of it is visible.',
     )
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
     .addOption(frameOption())
     .addOption(secondsOption())
-    .addOption(new Option('--pixel <x,y>', 'what lies at a pixel of the canvas, from top to bottom').argParser(pixel))
+    .addOption(new Option('--pixel <x,y>', 'what is at a pixel of the canvas, from top to bottom').argParser(pixel))
     .addOption(countOption('--item <n>', 'one item in full, by its number').conflicts(['pixel', 'line']))
-    .addOption(countOption('--line <n>', 'all that this line of the sketch drew').conflicts(['pixel']))
-    .option('--all', 'a row for each item, also of the many that a loop drew')
-    .option('--words', 'one sentence that says what is to be seen')
-    .option('-o, --output <file>', 'a .png file to write, with what was asked for set off');
+    .addOption(countOption('--line <n>', 'everything this line of the sketch drew').conflicts(['pixel']))
+    .option('--all', 'one row per item, even for the many items of a loop')
+    .option('--words', 'one sentence that describes the picture')
+    .option('-o, --output <file>', 'a .png file to write, which highlights what you asked for');
   return addRunOptions(command)
     .addOption(quietOption())
     .addOption(jsonOption().conflicts('words'))

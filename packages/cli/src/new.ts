@@ -14,14 +14,14 @@ export function newCommand(): Command {
   return new Command('new')
     .description('Makes a new sketch project that runs at once.')
     .argument('<folder>', 'a new folder, or an empty one')
-    .addOption(new Option('--animated', 'a loop with dials; this is what is made if nothing is told'))
-    .addOption(new Option('--still', 'one picture, another for each seed').conflicts(['animated', 'page']))
-    .addOption(new Option('--page', 'a loop in a page of its own, with Vite').conflicts(['animated']))
+    .addOption(new Option('--animated', 'a loop with dials (this is the default)'))
+    .addOption(new Option('--still', 'one picture that varies with the seed').conflicts(['animated', 'page']))
+    .addOption(new Option('--page', 'a loop in a web page, built with Vite').conflicts(['animated']))
     .addHelpText(
       'after',
       `
-It has the sketch, types for the editor, scripts for pictures, loops, checks and a page to publish, and a test that holds
-the sketch against a kept picture. A folder that holds something is left alone.
+The project contains a sketch, types for your editor, scripts for pictures, loops, checks and a page to publish, and a test
+that compares the sketch with a kept picture. It never writes into a folder that is not empty.
 
 Examples:
   juggle new harbor

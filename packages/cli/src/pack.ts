@@ -30,21 +30,19 @@ export function packCommand(): Command {
   return new Command('pack')
     .description('Packs a sketch as a web page of static files.')
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
-    .requiredOption('-o, --output <folder>', 'the folder to write; with --single a .html file')
+    .requiredOption('-o, --output <folder>', 'the folder to write, or with --single the .html file')
     .addOption(new Option('--single', 'one HTML file with everything in it, which opens from disk'))
-    .addOption(new Option('--controls', 'play, time, full screen and the dials below the picture'))
+    .addOption(new Option('--controls', 'play, time, full screen and dials below the picture'))
     .addOption(
-      new Option('--surface <kind>', 'what draws: the browser, or pixel for pixel as render does').choices([
+      new Option('--surface <kind>', "what draws: the browser's canvas, or the same pixels as render").choices([
         'canvas2d',
         'raster',
       ]),
     ) // prettier-ignore
     .addOption(
-      new Option('--address <url>', 'where the page will be found, for those who show links to it').argParser(
-        webAddress,
-      ),
+      new Option('--address <url>', "the page's future address, for previews of links to it").argParser(webAddress),
     ) // prettier-ignore
-    .addOption(new Option('--embed', "prints the lines that show it in somebody else's page"))
+    .addOption(new Option('--embed', 'prints the lines that embed it in another page'))
     .addOption(frameOption())
     .addOption(seedOption())
     .addOption(dialOption())
@@ -55,8 +53,8 @@ export function packCommand(): Command {
     .addHelpText(
       'after',
       `
---frame is the frame of the preview, which is seen until the sketch plays, where there are no scripts, and where links
-are shown; one from its middle if left out. The size is that of the preview; the page shows it as large as it fits.
+--frame is the frame of the preview (default: one from the middle). The preview shows until the sketch plays, when scripts
+are off, and where links are shown. --size is the size of the preview; the page shows the sketch as large as fits.
 
 Examples:
   juggle pack harbor.ts -o harbor

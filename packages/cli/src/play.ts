@@ -13,18 +13,18 @@ const patience = 2.5;
 
 export function playCommand(): Command {
   const command = new Command('play')
-    .description('Plays a sketch in a page that follows every save of its file.')
+    .description('Plays a sketch in a page that reloads whenever you save.')
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
     .addOption(portOption())
-    .addOption(new Option('--no-open', 'only say the address, and open no browser'))
+    .addOption(new Option('--no-open', 'print the address and open no browser'))
     .addOption(patienceOption(patience));
   return addInputOptions(command)
     .addHelpText(
       'after',
       `
-The page listens on this machine only. In it, ? lists the keys: Space plays and pauses, the arrows go one frame on and back.
-Dials that are kept there lie beside the sketch, as harbor.dials.json, and recorded input as harbor.input.json.
-What the sketch prints stands here and in the page. Ctrl-C ends it.
+The page can be reached from this machine only. In it, ? lists the keys: Space plays and pauses, the arrows step one frame.
+Dials you keep are saved beside the sketch as harbor.dials.json, and recorded input as harbor.input.json.
+What the sketch prints appears here and in the page. Ctrl-C ends it.
 
 Examples:
   juggle play harbor.ts

@@ -16,7 +16,7 @@ import { workCommand } from './work.ts';
 
 const { version } = createRequire(import.meta.url)('@frame-juggler/cli/package.json') as { version: string };
 
-/** Exit codes: 0 fine, 1 findings or differences, 2 it could not be done. */
+/** Exit codes: 0 fine, 1 findings or differences, 2 an error. */
 const couldNot = 2;
 /** As shells have it: 128 and the number of the signal that Ctrl-C sends. */
 const interrupted = 130;
@@ -33,7 +33,7 @@ function program(): Command {
       `
 A sketch is a .ts, .mts, .js or .mjs file that exports defineSketch({ … }) as its default.
 
-Exit codes: 0 fine, 1 findings or differences, 2 it could not be done.`,
+Exit codes: 0 fine, 1 findings or differences, 2 an error.`,
     );
   // Subcommands take these over as they are added.
   juggle.exitOverride().configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'juggle: ')) });

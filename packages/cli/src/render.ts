@@ -38,19 +38,21 @@ interface RenderArguments extends RunArguments, ReportArguments {
 
 export function renderCommand(): Command {
   const command = new Command('render')
-    .description('Renders a frame of a sketch, or all of them, to files.')
+    .description('Renders one frame of a sketch, or all of them, to files.')
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
-    .requiredOption('-o, --output <file>', 'where to: see below; - is standard output')
+    .requiredOption('-o, --output <file>', 'where to write, see below; - is standard output')
     .addOption(frameOption())
     .addOption(stretchOption())
     .addOption(framesOption().conflicts(['frame', 'seconds']));
   return addRunOptions(command)
     .addOption(new Option('--format <kind>', 'the kind of file, for standard output').choices(formats))
-    .addOption(new Option('--chroma <kind>', 'how finely video keeps color').choices(['420', '444']).default('420'))
-    .addOption(new Option('--dither', 'mixes colors that a GIF lacks of pixels side by side'))
-    .addOption(new Option('--resume', 'makes only the frames of a sequence that are not there yet'))
-    .addOption(new Option('--overwrite', "replaces another run's frames").conflicts('resume'))
-    .addOption(countOption('--threads <n>', 'threads that draw; as many as there are cores if left out'))
+    .addOption(
+      new Option('--chroma <kind>', 'how much color detail video keeps').choices(['420', '444']).default('420'),
+    )
+    .addOption(new Option('--dither', 'imitates colors missing from a GIF by mixing neighboring pixels'))
+    .addOption(new Option('--resume', 'makes only the missing frames of a sequence'))
+    .addOption(new Option('--overwrite', 'replaces frames of another run').conflicts('resume'))
+    .addOption(countOption('--threads <n>', 'threads that draw (default: one per core)'))
     .addOption(shardOption())
     .addOption(farmOption().conflicts(['shard', 'resume']))
     .addOption(storeOption())
@@ -59,9 +61,9 @@ export function renderCommand(): Command {
     .addHelpText(
       'after',
       `
-The output's name says what is made:
+The name of the output decides what is made:
   .png .svg                     one frame
-  .gif .apng .y4m .mp4 .webm    the whole run, or --frames of it (.mp4 and .webm by an installed encoder)
+  .gif .apng .y4m .mp4 .webm    the whole run, or --frames of it (.mp4 and .webm need ffmpeg)
   frames/%04d.png               one file per frame, also .svg; --resume continues
 
 Examples:

@@ -37,9 +37,9 @@ export function stripCommand(): Command {
     .addOption(pickOption())
     .addOption(seedsOption().conflicts(['frames', 'pick', 'count', 'seed']))
     .addOption(frameOption().conflicts(['frames', 'pick', 'count']))
-    .addOption(countOption('--count <n>', 'how many frames, spread evenly; 8 if left out'))
-    .addOption(countOption('--columns <n>', 'how many stand side by side; a number that suits if left out'))
-    .addOption(countOption('--tile <n>', 'how many pixels wide each frame is; 300 if left out'));
+    .addOption(countOption('--count <n>', 'how many frames, evenly spaced (default: 8)'))
+    .addOption(countOption('--columns <n>', 'how many frames per row (default: chosen to fit)'))
+    .addOption(countOption('--tile <n>', 'the width of each frame in pixels (default: 300)'));
   return addRunOptions(command)
     .addOption(quietOption())
     .addOption(jsonOption())

@@ -8,11 +8,11 @@ import { compilerOptions, libraryPaths } from './editor-types.ts';
 
 export function typesCommand(): Command {
   return new Command('types')
-    .description("Gives a folder of sketches types for the editor: the running tool's own.")
-    .argument('[folder]', 'the folder; the one at hand if left out', '.')
+    .description('Gives a folder of sketches types for your editor, from this version of the tool.')
+    .argument('[folder]', 'the folder', '.')
     .addHelpText(
       'after',
-      '\nIt writes tsconfig.json, where there is none. A project that `juggle new` made has them already.',
+      '\nIt writes tsconfig.json, unless there is one. Projects made by `juggle new` have these types already.',
     )
     .action(async (folder: string) => {
       const file = path.join(folder, 'tsconfig.json');

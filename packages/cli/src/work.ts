@@ -5,14 +5,11 @@ import { countOption, quietOption } from './arguments.ts';
 export const queueVariable = 'JUGGLE_QUEUE';
 const address = 'redis://HOST, or rediss://HOST for TLS';
 export const storeOption = (): Option =>
-  new Option('--store <place>', 'where its machines hand things over: a shared folder, or s3://BUCKET/PREFIX').env('JUGGLE_STORE'); // prettier-ignore
+  new Option('--store <place>', 'where its machines exchange files: a shared folder, or s3://BUCKET/PREFIX').env('JUGGLE_STORE'); // prettier-ignore
 
 /** Of a render: the variable tells the address, but does not ask for the farm. */
 export const farmOption = (): Option =>
-  new Option(
-    '--queue [url]',
-    `renders on a farm, through its queue: ${address}; what ${queueVariable} says if left out`,
-  );
+  new Option('--queue [url]', `renders on a farm through its queue, ${address} (default: ${queueVariable})`);
 
 /** The options of `work`. */
 interface WorkArguments {
@@ -24,15 +21,15 @@ interface WorkArguments {
 
 export function workCommand(): Command {
   return new Command('work')
-    .description('Renders chunks of films that wait in a queue, until it is stopped.')
+    .description('Renders chunks of films from a queue until you stop it.')
     .addOption(new Option('--queue <url>', `the queue of a farm: ${address}`).env(queueVariable).makeOptionMandatory())
     .addOption(storeOption().makeOptionMandatory())
-    .addOption(countOption('--threads <n>', 'threads that draw; as many as there are cores if left out'))
+    .addOption(countOption('--threads <n>', 'threads that draw (default: one per core)'))
     .addOption(quietOption())
     .addHelpText(
       'after',
       `
-A job runs the code of its sketch: let only those reach the queue and the store whom you let use this machine.
+A job runs the code of its sketch. Give access to the queue and the store only to people who may use this machine.
 
 Examples:
   juggle work --queue redis://10.0.0.5 --store /mnt/farm

@@ -14,31 +14,28 @@ import { onTick } from './ticks.ts';
 
 const mountTable = {
   /**
-   * Whether it plays at once. Where the person has asked for little motion, it rests on a frame from its middle instead,
-   * until `play` is called.
+   * Whether it plays at once. If the person prefers reduced motion, it rests on a frame from its middle until `play` is called.
    */
   autoplay: optional(toggle, true),
-  /** Whether there are controls below it: play and pause, the time, full screen, and its dials. */
+  /** Whether there are controls below it: play and pause, time, full screen, and its dials. */
   controls: optional(toggle, false),
-  /** The seed of its chance; the sketch's own if left out. */
+  /** The seed of its random numbers; by default the sketch's own. */
   seed: optional(whole(0)),
-  /** The canvas's width, in pixels of density 1; the sketch's own if left out. */
+  /** The canvas's width, in pixels of density 1; by default the sketch's own. */
   width: optional(whole(1)),
-  /** The canvas's height, in pixels of density 1; the sketch's own if left out. */
+  /** The canvas's height, in pixels of density 1; by default the sketch's own. */
   height: optional(whole(1)),
-  /** Pixels of the rendering to one unit; if left out, as many as the screen has there, whatever becomes of its size. */
+  /** Pixels of the rendering per unit; by default as many as the screen has there, whatever its size. */
   density: optional(positive),
   /**
-   * How it lies in the element around it: `contain`, as large as it fits; `cover`, so that it fills it, with two sides cut
-   * off; or `none`, at its own size.
+   * How it fits into the element around it: `contain`, as large as fits; `cover`, filling it and cutting off two sides; or `none`, at its own size.
    */
   fit: optional(oneOf('contain', 'cover', 'none'), 'none'),
   /**
-   * What draws: `canvas2d`, the browser's own context, for speed; or `raster`, pixel for pixel as `juggle render` draws,
-   * loaded once it is asked for.
+   * What draws: `canvas2d`, the browser's own context, for speed; or `raster`, pixel for pixel as `juggle render` draws, loaded when needed.
    */
   surface: optional(oneOf('canvas2d', 'raster'), 'canvas2d'),
-  /** Values of dials by name, in place of their first ones. */
+  /** Values of dials by name, instead of their initial ones. */
   dials: optional(
     kindOf<Readonly<Record<string, unknown>>>(
       'values by name: { swell: 20 }',
@@ -46,11 +43,11 @@ const mountTable = {
       'is not an object',
     ),
   ),
-  /** Stands in for the page's pointer and keys: a recorded track, or something that listens in. */
+  /** Replaces the page's pointer and keys: a recorded track, or something that listens in. */
   input: optional(callable<(page: InputSource) => InputSource>()),
   /** Called as each of the sketch's files has been loaded. */
   onLoad: optional(callable<LoadListener>()),
-  /** Called after every frame that was shown, and whenever it starts or stops playing. */
+  /** Called after every frame shown, and whenever it starts or stops playing. */
   onFrame: optional(callable<(player: Player) => void>()),
   /** Called with the name and the value of a dial that was turned. */
   onDial: optional(callable<(name: string, value: unknown) => void>()),
@@ -62,9 +59,9 @@ export type MountOptions<Dials extends DialMap = DialMap> = Omit<
   Options<typeof mountTable>,
   'dials' | 'onFrame' | 'onDial'
 > & {
-  /** Values of dials by name, in place of their first ones. */
+  /** Values of dials by name, instead of their initial ones. */
   readonly dials?: DialSettings<Dials>;
-  /** Called after every frame that was shown, and whenever it starts or stops playing. */
+  /** Called after every frame shown, and whenever it starts or stops playing. */
   readonly onFrame?: (player: Player<Dials>) => void;
   /** Called with the name and the value of a dial that was turned. */
   readonly onDial?: (name: keyof Dials & string, value: unknown) => void;

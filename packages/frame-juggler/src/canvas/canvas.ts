@@ -52,7 +52,7 @@ import {
 import type { View } from './view.ts';
 
 const aboutTable = {
-  /** The point that a turn, growth, skew or lean leaves in place; the origin if left out. */
+  /** The point that rotate, scale, skew and tilt leave in place; by default the origin. */
   about: optional(point),
 };
 /** Where a transform has its middle. */
@@ -63,7 +63,7 @@ const textKeyTable = {
   /** How text is set: size, font, weight, align, lineHeight. */
   text: optional(convertedLater<TextStyleOptions>('{ size, font, weight, align, lineHeight }')),
 };
-/** What `style` takes: a key left out keeps its value. */
+/** What `style` takes; a key you leave out keeps its value. */
 export type CanvasStyleOptions = StyleOptions & Options<typeof textKeyTable>;
 const canvasStyleOptions = schemaOf(
   { ...styleTable, ...textKeyTable },
@@ -75,17 +75,17 @@ const groupTable = {
   translate: optional(point),
   /** Turns, in degrees, clockwise. */
   rotate: optional(degrees),
-  /** Leans the plane out of the screen about its x and its y axis, in degrees. */
+  /** Tilts the plane out of the screen about its x and its y axis, in degrees. */
   tilt: optional(pair),
-  /** Leans the x axis and the y axis, in degrees. */
+  /** Skews along the x axis and the y axis, in degrees. */
   skew: optional(pair),
-  /** Grows by a factor, or one for each axis. */
+  /** Scales by one factor, or one for each axis. */
   scale: optional(factors),
-  /** Draws the region to keep: what lies outside it is cut away. */
+  /** Draws the region to keep; everything outside it is cut away. */
   clip: optional(callable<(region: Canvas) => void>('a function of the region')),
-  /** A name, for `explain`, for hits and for people. */
+  /** A name, for `explain`, for `pointer.over` and for people. */
   label: optional(name),
-  /** Lifts all of it over what is painted later; below 0 it sinks. */
+  /** Raises all of it above what is painted later; a negative layer lowers it. */
   layer: optional(finite),
 };
 /** A group's transforms apply in the order translate, rotate, tilt, skew, scale, however they are written. */
@@ -106,7 +106,7 @@ const matrixKind = kindOf<Matrix>(
 /** The color of a grid by default: it shows on light and on dark. */
 const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
 
-/** The canvas that a frame is recorded on. */
+/** The canvas on which a frame is recorded. */
 export interface CanvasSetup {
   /** The size in pixels of density 1. */
   readonly width: number;
@@ -145,8 +145,7 @@ type ShapeCalls = {
 export interface Canvas extends ShapeCalls {}
 
 /**
- * What a sketch paints on. Nothing reaches a screen from here: each call adds an item to the frame, with the transform
- * and the style in force. Every frame begins with a canvas of its own, so nothing of one reaches the next.
+ * What a sketch paints on. Nothing appears on a screen from here: each call adds an item to the frame, with the current transform and style. Every frame has its own canvas, so nothing carries over to the next.
  */
 export class Canvas {
   private plane: Plane = { matrix: identity, lean: undefined };
@@ -195,7 +194,7 @@ export class Canvas {
     this.draw(readOwnShape(kind, isOwnShape) as ShapeKind<object>, options);
   }
 
-  /** Draws text, its middle on `at` unless an anchor says otherwise. */
+  /** Draws text with its middle at `at`, unless `anchor` says otherwise. */
   text(string: string | number, options: TextOptions & ShapeOptions): void {
     const call = 'text';
     const written = readString(call, string);
@@ -203,7 +202,7 @@ export class Canvas {
     this.putText(call, written, options, restyleText(this.textInForce, options));
   }
 
-  /** Draws a picture, its middle on `at` unless an anchor says otherwise. */
+  /** Draws a picture with its middle at `at`, unless `anchor` says otherwise. */
   picture(picture: Picture, options: PictureOptions & ShapeOptions): void {
     const call = 'picture';
     readPicture(call, picture);
@@ -216,8 +215,7 @@ export class Canvas {
   }
 
   /**
-   * Rules a grid with numbered axes in the transform in force, to see where that has gone. Its lines and numbers keep
-   * their size whatever the scale.
+   * Draws a grid with numbered axes in the current transform, to see where that has gone. Its lines and numbers keep their size whatever the scale.
    */
   grid(options: GridOptions & ShapeOptions = {}): void {
     const call = 'grid';
@@ -267,7 +265,7 @@ export class Canvas {
 
   // Style
 
-  /** Sets fill, stroke, opacity, blend and the way text is set for all that follows, until the frame or the group ends. */
+  /** Sets fill, stroke, opacity, blend and how text is set, for everything that follows until the frame or the group ends. */
   style(options: CanvasStyleOptions): void {
     canvasStyleOptions.check('style', options);
     this.styleInForce = restyle('style', this.styleInForce, options);
@@ -287,19 +285,18 @@ export class Canvas {
     this.addAbout('rotate', rotation(degrees.read('rotate', 'angle', angle)), options);
   }
 
-  /** Grows by a factor, or one for each axis, about the origin or the point `about`. */
+  /** Scales by one factor, or one for each axis, about the origin or the point `about`. */
   scale(factor: number | Pair, options?: AboutOptions): void {
     this.addAbout('scale', scaling(...bothOf(factors.read('scale', 'factor', factor))), options);
   }
 
-  /** Leans the x axis and the y axis by angles in degrees, as CSS `skew()`, about the origin or the point `about`. */
+  /** Skews along the x axis and the y axis by angles in degrees, as CSS `skew()`, about the origin or the point `about`. */
   skew(angles: Pair, options?: AboutOptions): void {
     this.addAbout('skew', skewing(...pair.read('skew', 'angles', angles)), options);
   }
 
   /**
-   * Leans the plane out of the screen about its x and its y axis, in degrees, seen straight on. Leans and turns add up
-   * in space: two leans of 60° are one of 120°.
+   * Tilts the plane out of the screen about its x and its y axis, in degrees, without perspective. Tilts and turns add up in space: two tilts of 60° make one of 120°.
    */
   tilt(angles: Pair, options?: AboutOptions): void {
     pair.read('tilt', 'angles', angles);
@@ -314,7 +311,7 @@ export class Canvas {
     this.add(matrixKind.read('transform', 'matrix', matrix));
   }
 
-  /** Takes back every transform, so that units are the sketch's own again. */
+  /** Undoes every transform, so that the units are the sketch's own again. */
   resetTransform(): void {
     this.plane = { matrix: identity, lean: undefined };
   }
@@ -341,12 +338,12 @@ export class Canvas {
 
   // State
 
-  /** Keeps the transform and the style, until `restore`. */
+  /** Stores the transform and the style until `restore`. */
   save(): void {
     this.stack.push(this.state());
   }
 
-  /** Brings back what the last `save` kept. One too many is an error. */
+  /** Restores what the last `save` stored. One `restore` too many is an error. */
   restore(): void {
     if (this.stack.length <= this.savedBefore)
       fail({
@@ -358,8 +355,7 @@ export class Canvas {
   }
 
   /**
-   * Paints `body` with transforms and a style of its own; both are as before afterwards, whatever `body` does or
-   * throws. A label names the group. Its opacity, blend and clip work on all of it as one picture.
+   * Paints `body` with its own transforms and style; afterwards both are as before, whatever `body` does or throws. A label names the group. Its opacity, blend and clip treat all of it as one picture.
    */
   group(options: GroupOptions, paint: () => void): void {
     groupOptions.check('group', options);

@@ -10,17 +10,17 @@ import { anchorFraction, type Anchor } from '../shapes/place.ts';
 import { styleTable, type StyleOptions } from './style.ts';
 
 const ownTable = {
-  /** A turn about its pin, in degrees, clockwise. */
+  /** Turns it about `at`, in degrees, clockwise. */
   rotate: optional(degrees),
-  /** A growth about its pin: a factor, or one for each axis. */
+  /** Scales it about `at`: one factor, or one for each axis. */
   scale: optional(factors),
-  /** A name, for `explain`, for hits and for people. */
+  /** A name, for `explain`, for `pointer.over` and for people. */
   label: optional(name),
-  /** Lifts it over what is painted later; below 0 it sinks. */
+  /** Raises it above what is painted later; a negative layer lowers it. */
   layer: optional(finite),
 };
 export const shapeTable = { ...styleTable, ...ownTable };
-/** What every shape takes beside its own options. */
+/** What every shape takes besides its own options. */
 export type ShapeOptions = StyleOptions & Options<typeof ownTable>;
 
 const schemas = new WeakMap<Schema<Table>, Schema<Table>>();

@@ -28,7 +28,7 @@ const strokeTable = {
   /** How far into the dash pattern a line begins, in units. */
   dashOffset: optional(finite),
 };
-/** A stroke in parts: a part left out keeps its value. */
+/** A stroke in parts; a part you leave out keeps its value. */
 export type StrokeOptions = Options<typeof strokeTable>;
 const strokeOptions = schemaOf(strokeTable, "{ color: 'white', width: 2 }");
 
@@ -39,10 +39,10 @@ export const styleTable = {
   stroke: optional(convertedLater<PaintLike | 'auto' | StrokeOptions>('a color')),
   /** From 0 (not there) to 1, for fill and stroke together as one picture. */
   opacity: optional(fraction),
-  /** How its colors mix with what lies under them, by the W3C's names. */
+  /** How its colors mix with what is below them, by the W3C's names. */
   blend: optional(blendMode),
 };
-/** How things look; a key left out keeps its value. */
+/** How things look; a key you leave out keeps its value. */
 export type StyleOptions = Options<typeof styleTable>;
 
 /** The style in force: a value that is never changed, only exchanged. */

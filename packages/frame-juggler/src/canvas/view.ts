@@ -24,7 +24,7 @@ export const viewTable = {
       (value) => (isViewBox(value) ? 'has no area' : 'is not a box of four finite numbers'),
     ),
   ),
-  /** SVG's rule for a view box of another shape than the canvas. */
+  /** SVG's rule for a view box whose shape differs from the canvas's. */
   preserveAspectRatio: optional(
     kindOf<string>(
       'none, or like xMidYMid meet',
@@ -33,13 +33,13 @@ export const viewTable = {
     ),
     'xMidYMid meet',
   ),
-  /** Which way y grows. Upwards, angles turn from +x towards +y as well: anticlockwise. */
+  /** Which way y grows. With y up, angles still turn from +x towards +y, which is then counterclockwise. */
   yAxis: optional(yAxis, 'down'),
 };
 /** The sketch's own units. */
 export type ViewOptions = Options<typeof viewTable>;
 
-/** How a sketch's units lie on the canvas. */
+/** How a sketch's units are placed on the canvas. */
 export interface View {
   /** From the sketch's units to pixels of density 1. */
   readonly matrix: Matrix;

@@ -4,8 +4,7 @@ import { readSeed, seededRandom } from './random.ts';
 import { sinCos } from '../maths/degrees.ts';
 
 /**
- * Smooth chance: near places have near values, all from −1 to 1 and 0 on average. One unit is about as far as two
- * places still have to do with each other, so divide pixels by the size of what should wave.
+ * Smooth noise: places close together have similar values, all from −1 to 1 and 0 on average. Places more than about one unit apart are unrelated, so divide pixels by the size of the waves you want.
  */
 export interface Noise {
   /** The value at a place of one, two or three dimensions. */

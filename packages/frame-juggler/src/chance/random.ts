@@ -8,7 +8,7 @@ import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { sinCos } from '../maths/degrees.ts';
 import { log } from '../maths/exponent.ts';
 
-/** A range `[lo, hi]`, or one number that stands still. */
+/** A range `[lo, hi]`, or a single fixed number. */
 export type Range = number | Pair;
 
 const boxTable = { from: point, to: point };
@@ -28,11 +28,11 @@ const colorTable = {
   /** From 0 to 1. */
   alpha: optional(factors, 1),
 };
-/** What a random color may be: each a number, or a range `[lo, hi]`. */
+/** The range of a random color: each a number, or a range `[lo, hi]`. */
 export type RandomColorOptions = Options<typeof colorTable>;
 const colorOptions = schemaOf(colorTable, '{ hue: [180, 220] }');
 
-/** Seeded chance: the same seed gives the same values in the same order, everywhere. */
+/** Seeded random numbers: the same seed gives the same values in the same order, everywhere. */
 export interface Random {
   /** A number from `lo` up to, but not with, `hi`. */
   between(lo: number, hi: number): number;
@@ -72,7 +72,7 @@ const count = whole(0);
 const filledList = listOf(anything, 'things to pick from', 1);
 const list = listOf(anything, 'things');
 
-/** Chance from a seed: any finite number or text. @throws SketchError where it is neither */
+/** Random numbers from a seed: any finite number or text. @throws SketchError where it is neither */
 export function seededRandom(seed: string | number): Random {
   const generator = xoroshiro128plus(hash(String(readSeed('seededRandom', seed))));
   // The generator's first values still show how alike two seeds are.

@@ -15,13 +15,13 @@ import { noteLacking, Noted, PaintLog, watched } from './watch.ts';
 
 /** How a sketch is run for its checks. */
 export interface GatherSetting {
-  /** The first and the last frame that is looked at. */
+  /** The first and the last frame that was looked at. */
   readonly frames: readonly [first: number, last: number];
   /** Makes a run of the sketch, or of one like it. */
   readonly open: (sketch: Sketch) => Run;
   /** Milliseconds, from a clock that goes on. */
   readonly now: () => number;
-  /** Told how many frames of how many have been looked at. */
+  /** Called with how many frames have been looked at, and of how many. */
   readonly onProgress: (done: number, total: number) => void;
 }
 

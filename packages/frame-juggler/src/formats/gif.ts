@@ -10,7 +10,7 @@ import { ExactPalette, NearPalette, unseen, type Entries, type Palette, type Reg
 export interface GifOptions {
   readonly width: number;
   readonly height: number;
-  /** Frames a second. */
+  /** Frames per second. */
   readonly frameRate: number;
   /** Whether it begins again. */
   readonly repeat: boolean;

@@ -3,8 +3,7 @@ import { finite, length } from '../schema/kind.ts';
 import { arc, close, cubic, line, move, quad, type Path } from './path.ts';
 
 /**
- * Builds an outline call by call, by the names of the canvas standard. Angles are degrees. As there, the first call
- * that draws begins where it can, and an arc is joined to what came before by a line.
+ * Builds an outline call by call, with the names of the canvas standard. Angles are degrees. As in the standard, the first drawing call starts the outline, and an arc is joined to what came before by a line.
  */
 export class PathBuilder {
   private readonly numbers: number[] = [];

@@ -1,7 +1,5 @@
 /*
- * Functions of `Math` with the same bits in every engine. The language leaves open how exact those of `Math` are, so
- * that they differ in the last digits from Node to a page and from one version to the next; a picture that grows from
- * frame to frame shows it. What `Math` has beside these (`abs`, `floor`, `round`, `sqrt`, `min`, `max` and so on) is exact
+ * Functions of `Math` with the same bits in every engine. The language does not say how exact those of `Math` are, so they differ in the last digits between Node and browsers, and between versions; pictures that build up from frame to frame show it. What `Math` has beside these (`abs`, `floor`, `round`, `sqrt`, `min`, `max` and so on) is exact
  * in every engine.
  */
 export { acos, asin, atan, atan2 } from './arc.ts';

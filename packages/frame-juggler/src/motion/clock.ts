@@ -4,8 +4,7 @@ const longestStall = 0.25;
 const early = 0.1;
 
 /**
- * Tells a live run how many frames are due. Readings of the host's clock come in, frames go out; the frames themselves
- * know nothing of it.
+ * Tells a live run how many frames are due. It takes readings of the host's clock; the frames themselves know nothing of it.
  */
 export class LiveClock {
   private last: number | undefined;

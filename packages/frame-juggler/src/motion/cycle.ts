@@ -3,18 +3,18 @@ import { finite, kindOf, positive } from '../schema/kind.ts';
 import { pair, type Pair } from '../schema/point.ts';
 import { sinCos } from '../maths/degrees.ts';
 
-/** How far a cycle of `period` seconds has come: 0 up to, but not with, 1. */
+/** How far along a cycle of `period` seconds is: from 0 up to, but not including, 1. */
 export function cycle(seconds: number, period: number): number {
   return wrap(finite.read('cycle', 'seconds', seconds) / positive.read('cycle', 'period', period), 0, 1);
 }
 
-/** Smoothly to and fro between `lo` and `hi`, once a `period` (seconds): begins in the middle, rising, as a sine. */
+/** Moves smoothly back and forth between `lo` and `hi`, once every `period` seconds, starting in the middle and rising, like a sine. */
 export function swing(seconds: number, period: number, lo: number, hi: number): number {
   const turn = cycle(seconds, positive.read('swing', 'period', period));
   return lo + (hi - lo) * (0.5 + 0.5 * sinCos(turn * 360).sin);
 }
 
-/** Evenly to and fro between `lo` and `hi`, once a `period` (seconds): begins at `lo`. */
+/** Moves evenly back and forth between `lo` and `hi`, once every `period` seconds, starting at `lo`. */
 export function zigzag(seconds: number, period: number, lo: number, hi: number): number {
   const turn = cycle(seconds, positive.read('zigzag', 'period', period));
   return lo + (hi - lo) * (1 - Math.abs(1 - 2 * turn));
@@ -36,7 +36,7 @@ export function clamp(value: number, lo: number, hi: number): number {
   );
 }
 
-/** A part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`, and it goes on beyond both. */
+/** The value a part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`, and it continues beyond both. */
 export function mix(a: number, b: number, t: number): number {
   return finite.read('mix', 'a', a) * (1 - finite.read('mix', 't', t)) + finite.read('mix', 'b', b) * t;
 }
@@ -54,7 +54,7 @@ export function remap(value: number, from: Pair, to: Pair): number {
   return mix(c, d, (finite.read('remap', 'value', value) - a) / (b - a));
 }
 
-/** 0 below `lo`, 1 above `hi`, and a smooth rise between: Hermite's 3t² − 2t³. */
+/** 0 below `lo`, 1 above `hi`, and a smooth rise between: by Hermite's 3t² − 2t³. */
 export function smoothstep(lo: number, hi: number, value: number): number {
   const t = clamp(remap(value, [lo, hi], [0, 1]), 0, 1);
   return t * t * (3 - 2 * t);

@@ -5,7 +5,7 @@
 import { sinCos } from '../maths/degrees.ts';
 import { exp } from '../maths/exponent.ts';
 
-/** From how far a motion has come in time, 0 to 1, to how far it has come: 0 to 1 as well, or beyond for an overshoot. */
+/** Maps the progress of a motion in time, 0 to 1, to its progress along the way: 0 to 1 too, or beyond for an overshoot. */
 export type Easing = (progress: number) => number;
 
 /**

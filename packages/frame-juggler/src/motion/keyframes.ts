@@ -6,7 +6,7 @@ import { Color, type ColorLike } from '../paint/color.ts';
 import { ramp } from '../paint/mix.ts';
 import { fillOffsets, readEasing } from './easing.ts';
 
-/** What keyframes can lead through: numbers, points, or colors. */
+/** What keyframes can go through: numbers, points or colors. */
 export type KeyframeValue = number | Point | ColorLike;
 
 const isValue = (value: unknown): boolean =>
@@ -19,14 +19,14 @@ const keyframeTable = {
   /** From this keyframe to the next, in CSS's syntax. */
   easing: optional(text, 'linear'),
 };
-/** A value at a part of the way, and how it is left towards the next. */
+/** A value at some point of the way, and the easing towards the next one. */
 export type Keyframe<Value extends KeyframeValue> = { value: Value } & Options<typeof keyframeTable>;
 const keyframeOptions = schemaOf({ value: keyframeValue, ...keyframeTable }, '{ value: 20, offset: 0.5 }');
 
 const timingTable = {
-  /** Of one iteration, in seconds. */
+  /** The duration of one iteration, in seconds. */
   duration: length,
-  /** Before it begins, in seconds. */
+  /** The delay before it begins, in seconds. */
   delay: optional(finite, 0),
   /** How often it runs, in whole or in part. */
   iterations: optional(
@@ -39,9 +39,9 @@ const timingTable = {
   ),
   /** Which way its iterations run. */
   direction: optional(oneOf('normal', 'reverse', 'alternate', 'alternate-reverse'), 'normal'),
-  /** Whether the first and the last value hold before and after. Else it is undefined there. */
+  /** Whether the first and the last value hold before and after; otherwise it is undefined there. */
   fill: optional(oneOf('none', 'forwards', 'backwards', 'both'), 'both'),
-  /** Of each iteration as a whole, in CSS's syntax. */
+  /** The easing of each iteration as a whole, in CSS's syntax. */
   easing: optional(text, 'linear'),
   /** Numbers are angles in degrees, and go the shorter way round. */
   angles: optional(toggle, false),

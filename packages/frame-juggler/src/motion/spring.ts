@@ -8,13 +8,13 @@ const springTable = {
   from: optional(finite, 0),
   /** Where it comes to rest. */
   to: optional(finite, 1),
-  /** The force that draws it back, for each unit of distance. */
+  /** The force that pulls it back, per unit of distance. */
   stiffness: optional(positive, 120),
-  /** The force that brakes it, for each unit of speed. */
+  /** The force that slows it down, per unit of speed. */
   damping: optional(length, 12),
-  /** How heavy it is. */
+  /** Its mass. */
   mass: optional(positive, 1),
-  /** Its speed at 0 s, in units a second. */
+  /** Its speed at 0 s, in units per second. */
   velocity: optional(finite, 0),
 };
 /** A mass on a spring, let go. */

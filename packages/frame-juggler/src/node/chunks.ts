@@ -32,11 +32,11 @@ export type ChunkOptions = Options<typeof runSettingsTable & typeof filmTable>;
 
 const joinTable = {
   ...filmTable,
-  /** Replaces frames of a sequence that are another run's. */
+  /** Replaces frames of a sequence that belong to another run. */
   overwrite: optional(toggle, false),
-  /** Told of what is not as it was asked for. */
+  /** Called with notes on what differs from what was asked for. */
   onNote: optional(callable<(text: string) => void>()),
-  /** Told of each process that is started, as encoders are. */
+  /** Called with each process that is started, such as an encoder. */
   onProcess: optional(callable<(pid: number) => void>()),
 };
 const joinOptions = schemaOf({ ...runSettingsTable, ...joinTable }, '{ frames: [0, 599] }');

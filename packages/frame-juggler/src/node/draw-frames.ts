@@ -11,9 +11,9 @@ import { threadsFor } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 
 const drawTable = {
-  /** The first and the last frame; the whole run if left out. */
+  /** The first and the last frame; by default the whole run. */
   frames: optional(frameRange),
-  /** How many threads draw; as many as there are cores if left out, none for a few small frames. */
+  /** How many threads draw; by default one per core, none for a few small frames. */
   threads: optional(whole(1)),
 };
 const drawOptions = schemaOf({ ...runSettingsTable, ...drawTable }, '{ frames: [0, 59], density: 2 }');

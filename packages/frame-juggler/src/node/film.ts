@@ -35,23 +35,23 @@ const share = kindOf<readonly [number, number]>('[part, of how many], counted fr
 
 /** Which frames a film has, and what is made of them. */
 export const filmTable = {
-  /** The frame, counted from 0, of an output that holds one. */
+  /** The frame, counted from 0, for an output that holds one. */
   frame: optional(whole(0)),
-  /** The moment of that frame, in seconds; or from when to when, of an output that holds many. */
+  /** The moment of that frame, in seconds; or the first and the last moment, for an output that holds many. */
   seconds: optional(moments),
-  /** The first and the last frame of an output that holds many; the whole run if left out. */
+  /** The first and the last frame, for an output that holds many; by default the whole run. */
   frames: optional(frameRange),
-  /** Of a sequence, one share of its frames, as [part, of how many]: for several machines, each with another. */
+  /** One part of the frames of a sequence, as [part, number of parts], so that several machines can share it. */
   shard: optional(share),
-  /** The kind of file, where the output's name does not say. */
+  /** The kind of file, if the output's name does not say. */
   format: optional(oneOf(...formats)),
-  /** How finely video keeps color beside brightness. */
+  /** How much color detail video keeps, compared with brightness. */
   chroma: optional(oneOf<Chroma>('420', '444'), '420'),
-  /** Whether a GIF mixes colors that it lacks of pixels side by side. */
+  /** Whether a GIF imitates missing colors by mixing neighboring pixels. */
   dither: optional(toggle, false),
-  /** How many threads draw; as many as there are cores if left out, none for a few small frames. */
+  /** How many threads draw; by default one per core, none for a few small frames. */
   threads: optional(whole(1)),
-  /** What the sketch was made from: text or bytes that tell frames of one sketch from those of another. */
+  /** What the sketch was made from: text or bytes that distinguish frames of one sketch from those of another. */
   source: optional(anything),
 };
 type Read = Complete<typeof runSettingsTable & typeof filmTable>;

@@ -35,16 +35,16 @@ export const destination = kindOf<string | ByteStream>(
 );
 
 const renderTable = {
-  /** Where it goes: a file by its name, `-` for standard output, `frames/%04d.png`, or a stream. In memory if left out. */
+  /** Where it goes: a file by its name, `-` for standard output, `frames/%04d.png`, or a stream. By default in memory. */
   to: optional(destination),
   ...filmTable,
-  /** Leaves frames of a sequence that are there as they are. */
+  /** Keeps the frames of a sequence that are there already. */
   resume: optional(toggle, false),
-  /** Replaces frames of a sequence that are another run's. */
+  /** Replaces frames of a sequence that belong to another run. */
   overwrite: optional(toggle, false),
-  /** Told what is likely not meant in the last frame, and costs little to see. */
+  /** Called with what was probably not intended in the last frame. */
   onNote: optional(callable<(text: string) => void>()),
-  /** Told of each process that is started, as encoders are. */
+  /** Called with each process that is started, such as an encoder. */
   onProcess: optional(callable<(pid: number) => void>()),
 };
 const renderOptions = schemaOf({ ...runSettingsTable, ...renderTable }, "{ to: 'harbor.gif', frames: [0, 59] }");

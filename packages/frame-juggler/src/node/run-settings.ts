@@ -11,29 +11,29 @@ const isObject = (value: unknown): boolean => typeof value === 'object' && value
 
 /** How a sketch is run for an output, and how its progress is heard of and stopped. */
 export const runSettingsTable = {
-  /** The seed of its chance; the input track's or the sketch's own if left out. */
+  /** The seed of its random numbers; by default the input track's or the sketch's own. */
   seed: optional(whole(0)),
-  /** The canvas's width, in pixels of density 1; the sketch's own if left out. */
+  /** The canvas's width, in pixels of density 1; by default the sketch's own. */
   width: optional(whole(1)),
-  /** The canvas's height, in pixels of density 1; the sketch's own if left out. */
+  /** The canvas's height, in pixels of density 1; by default the sketch's own. */
   height: optional(whole(1)),
-  /** Pixels of the rendering to one unit; the sketch's own if left out. */
+  /** Pixels of the rendering per unit; by default the sketch's own. */
   density: optional(positive),
-  /** Values of dials by name, in place of their first ones. */
+  /** Values of dials by name, instead of their initial ones. */
   dials: optional(
     kindOf<Readonly<Record<string, unknown>>>('values by name: { swell: 20 }', isObject, 'is not an object'),
   ),
   /** Recorded pointer and keys, as `readTrack` gives them. */
   input: optional(kindOf<InputTrack>('what readTrack gives', isObject, 'is not an input track')),
-  /** How long one frame may take, in seconds; 0 for ever. */
+  /** How long one frame may take, in seconds; 0 for no limit. */
   timeLimit: optional(length, 0),
   /** Called as each of the sketch's files has been loaded. */
   onLoad: optional(callable<LoadListener>()),
-  /** Stops the work after the frame at hand. */
+  /** Stops the work after the current frame. */
   signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
-  /** Called after every frame that is done: how many of how many. */
+  /** Called after every frame with how many are done, and of how many. */
   onProgress: optional(callable<(done: number, total: number) => void>()),
-  /** Called as each of the sketch's functions begins, and with nothing as it ends: for who watches from elsewhere. */
+  /** Called as each of the sketch's functions begins, and with nothing when it ends, for whoever watches from elsewhere. */
   onCall: optional(callable<(call: RunCall | undefined) => void>()),
 };
 type RunSettings = Complete<typeof runSettingsTable>;

@@ -19,7 +19,7 @@ export interface Sink {
 }
 
 export interface SinkOptions {
-  /** Whether what was written is written over later: where it cannot be, it is kept until it is whole. */
+  /** Whether earlier bytes are rewritten later; if the output cannot do that, they are kept until complete. */
   readonly patches?: boolean;
   /** Whether the place is to be claimed; it need not be where it is part of a sequence that is. */
   readonly claims?: boolean;

@@ -19,19 +19,19 @@ const maxTiles = 1000;
 const maxTile = 4096;
 
 const stripTable = {
-  /** Where it goes: a .png by its name, `-` for standard output, or a stream. In memory if left out. */
+  /** Where it goes: a .png by its name, `-` for standard output, or a stream. By default in memory. */
   to: optional(destination),
-  /** The first and the last frame; the whole run if left out. */
+  /** The first and the last frame; by default the whole run. */
   frames: optional(frameRange),
-  /** Just these frames. */
+  /** Only these frames. */
   pick: optional(listOf(whole(0), 'frames', 1)),
-  /** One frame under several seeds, the first and the last, in place of several frames. */
+  /** The first and the last of several seeds: one frame with each of them, instead of several frames. */
   seeds: optional(frameRange),
-  /** The frame that is shown under several seeds. */
+  /** The frame to show with several seeds. */
   frame: optional(whole(0), 0),
-  /** How many frames, spread evenly. */
+  /** How many frames, evenly spaced. */
   count: optional(whole(1), 8),
-  /** How many stand side by side; a number that suits if left out. */
+  /** How many frames per row; by default a suitable number. */
   columns: optional(whole(1)),
   /** How many pixels wide each frame is. */
   tile: optional(whole(1, maxTile), 300),

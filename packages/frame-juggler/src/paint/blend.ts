@@ -22,5 +22,5 @@ export const blendModes = [
 
 /** How colors mix with what lies under them. */
 export const blendMode = oneOf(...blendModes);
-/** How colors mix with what lies under them: the modes of W3C Compositing and Blending. */
+/** How colors mix with what is below them: the modes of W3C Compositing and Blending. */
 export type BlendMode = ValueOf<typeof blendMode>;

@@ -10,7 +10,7 @@ import { parseCssColor } from './css-color.ts';
  */
 export type PackedColor = number;
 
-/** A color of sRGB: red, green and blue from 0 to 255, alpha from 0 to 1. Made by `rgb`, `hsl` and their kin. */
+/** A color of sRGB: red, green and blue from 0 to 255, alpha from 0 to 1. Made by `rgb`, `hsl` and the like. */
 export class Color {
   /** As one number, as frames keep it. */
   readonly packed: PackedColor;
@@ -56,7 +56,7 @@ export function cssColor(packed: PackedColor): string {
 }
 
 /**
- * Reads a color: a CSS Color 4 string or a {@link Color}. Colors beyond sRGB are cut at its edge, as browsers do.
+ * Reads a color: a CSS Color 4 string or a {@link Color}. Colors outside sRGB are clipped to it, as browsers do.
  * @throws SketchError naming the nearest known color where it cannot be read.
  */
 export function readColor(call: string, option: string, value: unknown): Color {
@@ -130,7 +130,7 @@ export function gray(level: number, alpha = 1): Color {
 }
 
 /**
- * A color by hue in degrees (any number: it goes round), saturation and lightness from 0 to 100, alpha 0 to 1.
+ * A color by hue in degrees (any number: it wraps around), saturation and lightness from 0 to 100, alpha 0 to 1.
  * @throws SketchError where one is out of range
  */
 export function hsl(hue: number, saturation: number, lightness: number, alpha = 1): Color {
@@ -144,7 +144,7 @@ export function hsl(hue: number, saturation: number, lightness: number, alpha = 
 
 /**
  * A color of the Oklch space: lightness from 0 to 1, chroma from 0 (gray) to about 0.4, hue in degrees, alpha 0 to 1.
- * What screens cannot show is cut at the edge of sRGB. @throws SketchError where one is out of range
+ * Colors outside sRGB are clipped to it. @throws SketchError where one is out of range
  */
 export function oklch(lightness: number, chroma: number, hue: number, alpha = 1): Color {
   const channels: Channels = [

@@ -47,11 +47,11 @@ export type Gradient = LinearGradient | RadialGradient | ConicGradient;
 const gradientTable = {
   /** Colors spread evenly, or `[offset, color]` pairs with offsets from 0 to 1, rising. */
   stops,
-  /** Where its points are: `user` units, those in force where the shape is drawn, or fractions of the shape's `box`. */
+  /** The units of its points: `user`, the current ones where the shape is drawn, or `box`, fractions of the shape's box. */
   units: optional(oneOf('user', 'box'), 'user'),
 };
 const spreadTable = {
-  /** What lies beyond its ends: their colors (`pad`), or it again, the same way or to and fro. */
+  /** What continues beyond its ends: their colors (`pad`), or the gradient again, repeated or back and forth. */
   spread: optional(oneOf('pad', 'repeat', 'reflect'), 'pad'),
 };
 const linearTable = {
@@ -65,7 +65,7 @@ const radialTable = {
   at: point,
   /** From the middle to the last color, in units. */
   radius: length,
-  /** Where the first color is, inside the circle; its middle if left out. */
+  /** Where the first color is, inside the circle; by default its middle. */
   focus: optional(point),
 };
 const conicTable = {
@@ -115,7 +115,7 @@ export function radialGradient(options: RadialGradientOptions): RadialGradient {
 }
 
 /**
- * A gradient round a point, clockwise from `start` (degrees, 0 along +x).
+ * A gradient around a point, clockwise from `start` (degrees, 0 along +x).
  * @throws SketchError where an option is unknown or not valid
  */
 export function conicGradient(options: ConicGradientOptions): ConicGradient {

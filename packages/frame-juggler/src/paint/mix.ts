@@ -9,7 +9,7 @@ export type MixSpace = ValueOf<typeof mixSpace>;
 
 /**
  * The color a part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`. Mixed in Oklab unless another space is
- * named; in a space with a hue the shorter way round.
+ * named; in a space with a hue, the shorter way around.
  */
 export function colorMix(a: ColorLike, b: ColorLike, t: number, space: MixSpace = 'oklab'): Color {
   fraction.read('colorMix', 't', t);
@@ -32,8 +32,7 @@ function keyOf(color: ColorLike): string {
 }
 
 /**
- * A function from 0..1 to the colors between the stops: colors spread evenly, or `[offset, color]` pairs. What lies
- * before the first or behind the last takes their color. Mixed in Oklab unless another space is named.
+ * A function from 0..1 to the colors between the stops: colors spread evenly, or `[offset, color]` pairs. Values outside take the color of the nearest end. Mixed in Oklab unless another space is named.
  */
 export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: number) => Color {
   return rampFor('ramp', stops, space);

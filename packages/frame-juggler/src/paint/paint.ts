@@ -8,7 +8,7 @@ import type { Picture } from './picture.ts';
 /** What an area or a line is painted with, resolved. A number is a packed color. */
 export type Paint = PackedColor | Gradient | Pattern;
 
-/** A picture laid once into the outline that it fills. */
+/** A picture placed once inside the outline that it fills. */
 export interface PictureFill {
   readonly type: 'picture';
   readonly picture: Picture;

@@ -5,7 +5,7 @@ import { bothOf, lengths, point, xOf, yOf } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { readPicture, type Picture } from './picture.ts';
 
-/** A picture laid side by side without end, as a paint. */
+/** A picture repeated endlessly side by side, as a paint. */
 export interface Pattern {
   readonly type: 'pattern';
   readonly picture: Picture;
@@ -15,18 +15,18 @@ export interface Pattern {
 }
 
 const patternTable = {
-  /** The size of one tile, in units; that of the picture if left out. */
+  /** The size of one tile, in units; by default that of the picture. */
   size: optional(lengths),
-  /** A turn of the whole pattern, in degrees, clockwise. */
+  /** Turns the whole pattern, in degrees, clockwise. */
   rotate: optional(degrees, 0),
-  /** Where a tile has its corner. */
+  /** Where the corner of a tile goes. */
   at: optional(point, [0, 0]),
   /** Whether it is scaled smoothly (true) or in crisp pixels. */
   smooth: optional(toggle, true),
 };
 const patternOptions = schemaOf(patternTable, '{ size: 20 }');
 
-/** How the tiles of a pattern lie. */
+/** How the tiles of a pattern are placed. */
 export type PatternOptions = Options<typeof patternTable>;
 
 const patterns = new WeakSet<object>();

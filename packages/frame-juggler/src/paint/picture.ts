@@ -2,7 +2,7 @@ import { fail } from '../error.ts';
 import { whole } from '../schema/kind.ts';
 import { Color, readColor, type ColorLike } from './color.ts';
 
-/** A picture's pixels as plain data, as they stand in frames and go to other threads. */
+/** A picture's pixels as plain data, as they are stored in frames and sent to other threads. */
 export interface PictureData {
   /** Tells it from all other pictures of this process. */
   readonly id: number;

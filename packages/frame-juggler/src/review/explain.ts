@@ -10,11 +10,11 @@ import { tableLines, wrapLines, type TableRow } from './table.ts';
 
 /** What is asked of a frame; without any of these, all that it drew. */
 export interface ExplainWish {
-  /** A pixel of the canvas, from its top left, at density 1: what lies there, from top to bottom. */
+  /** A pixel of the canvas, from its top left, at density 1: what is there, from top to bottom. */
   readonly pixel?: readonly [x: number, y: number];
   /** One item by its number. */
   readonly item?: number;
-  /** All that a line of the sketch drew. */
+  /** Everything that line of the sketch drew. */
   readonly line?: number;
 }
 

@@ -1,10 +1,10 @@
 import { complaintOf, Kind, kindOf, length } from './kind.ts';
 
-/** A point of the plane: `[x, y]` or `{ x, y }`, in the units in force. */
+/** A point: `[x, y]` or `{ x, y }`, in the current units. */
 export type Point = readonly [number, number] | { readonly x: number; readonly y: number };
 /** A pair of numbers, x first. */
 export type Pair = readonly [number, number];
-/** A point as the library gives it back: the caller's own, to be moved as well. */
+/** A point as the library returns it; it is yours to change. */
 export interface Place {
   x: number;
   y: number;

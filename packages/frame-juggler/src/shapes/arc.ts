@@ -7,9 +7,9 @@ import { anchorTable, pinTable, placeSized, type PinOptions } from './place.ts';
 const table = {
   /** Where it begins, in degrees: 0 along +x, clockwise. */
   start: degrees,
-  /** Where it ends, in degrees; below `start` it runs the other way. */
+  /** Where it ends, in degrees; if less than `start`, it runs the other way. */
   end: degrees,
-  /** Joins its ends: straight (`chord`), or through the middle (`sector`); open if left out. */
+  /** Joins its ends: straight (`chord`), or through the middle (`sector`); open by default. */
   close: optional(oneOf('chord', 'sector')),
 };
 const sizeTable = {

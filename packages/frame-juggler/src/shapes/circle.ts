@@ -10,7 +10,7 @@ const table = {
   diameter: length,
 };
 type CircleTable = typeof table;
-/** A circle: where it is pinned, and its radius or its diameter. */
+/** A circle: its place, and its radius or diameter. */
 export type CircleOptions = PinOptions & (Form<CircleTable, 'radius'> | Form<CircleTable, 'diameter'>);
 
 export const circle: ShapeKind<CircleOptions> = {

@@ -7,7 +7,7 @@ const table = {
   /** Its diameter, in units. */
   size: optional(length, 4),
 };
-/** A round mark, in the fill. */
+/** A round mark in the fill color. */
 export type DotOptions = PinOptions & Options<typeof table>;
 
 const options = schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80] }');

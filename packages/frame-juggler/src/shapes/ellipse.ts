@@ -9,7 +9,7 @@ const table = {
   radii: lengths,
 };
 type EllipseTable = typeof table;
-/** An ellipse: pinned, with its size or its radii; or between two opposite corners of its box. */
+/** An ellipse: its place, and its size or radii; or two opposite corners of its box. */
 export type EllipseOptions = (
   Form<EllipseTable, 'at' | 'size'> | Form<EllipseTable, 'at' | 'radii'> | Form<EllipseTable, 'from' | 'to'>
 ) &

@@ -5,16 +5,16 @@ import { bothOf, lengths, point, xOf, yOf, type Pair } from '../schema/point.ts'
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
 const table = {
-  /** One corner of it; the canvas's first if left out. */
+  /** One corner of it; by default the canvas's first. */
   from: optional(point),
-  /** The corner opposite to `from`; the canvas's last if left out. */
+  /** The corner opposite to `from`; by default the canvas's last. */
   to: optional(point),
-  /** From one line to the next, in units; a round number that suits if left out. */
+  /** From one line to the next, in units; by default a suitable round number. */
   spacing: optional(lengths),
   /** Whether its axes are numbered. */
   numbers: optional(toggle, true),
 };
-/** A ruled grid in the transform in force, for finding one's way. */
+/** A ruled grid in the current transform, to see where you are. */
 export type GridOptions = Options<typeof table>;
 export const gridOptions = schemaOf(table, '{ spacing: 50 }');
 

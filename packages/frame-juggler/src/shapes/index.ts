@@ -32,11 +32,11 @@ export const shapes = {
   line,
   /** Draws straight lines through `points`; `closed` leads back to the first. */
   polyline,
-  /** Draws an area between `points`, or a regular polygon of so many `sides` in a `radius` about `at`. */
+  /** Draws an area between `points`, or a regular polygon with a number of `sides` and a `radius` around `at`. */
   polygon,
   /** Draws the area between exactly three `points`. */
   triangle,
-  /** Draws a star: `at`, `radius`, and as wanted `innerRadius` and `tips`. */
+  /** Draws a star: `at`, `radius`, and optionally `innerRadius` and `tips`. */
   star,
   /** Draws a rectangle: `at` and `size`, or the corners `from` and `to`. */
   rect,

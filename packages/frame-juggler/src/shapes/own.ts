@@ -8,7 +8,7 @@ import { anchorFraction, anchorKind, anchorTable, pinTable, type Anchor, type Pi
 
 const requiredMark = Symbol('required');
 
-/** Marks an option of a shape of one's own that must be given; a number, unless `defineShape` is given its type. */
+/** Marks an option of your own shape as required; it is a number, unless you give `defineShape` its type. */
 export const required = requiredMark as never;
 
 /** Options as an outline gets them: the type of a required one may be unknown. */
@@ -33,9 +33,9 @@ type NeverNames<Values> = { [Name in keyof Values]: [Values[Name]] extends [neve
 export interface ShapeDefinition<Values extends object> {
   /** What it is called in messages and in `explain`. */
   name: string;
-  /** Its options, each with its value where it is left out, or `required`. */
+  /** Its options, each with its default, or `required`. */
   options?: Values;
-  /** Draws the outline around (0, 0), which sits on the pin. `canvas` is the canvas's size in the sketch's units. */
+  /** Draws the outline around (0, 0), which goes to `at`. `canvas` is the canvas's size in the sketch's units. */
   outline: (options: Drawn<Values>, path: PathBuilder, canvas: { width: number; height: number }) => void;
   /** Puts another point of the outline's box on the pin instead. */
   anchor?: Anchor;
@@ -63,9 +63,7 @@ const ownKinds = new WeakSet<object>();
 export type OwnShape<Values extends object> = ShapeKind<Given<Values, NeverNames<Values>> & PinOptions>;
 
 /**
- * Makes a kind of shape: drawn with `canvas.shape(kind, { at, … })`, and styled, turned and explained like any other.
- * Its options are checked as those of every call: by name, and by the type of their value where they are left out. It
- * is filled where its outline has a part that closes.
+ * Makes a kind of shape, drawn with `canvas.shape(kind, { at, … })` and styled, turned and explained like any other. Its options are checked like those of every call: by name, and by the type of their default. It is filled if part of its outline is closed.
  * @throws SketchError where the definition is incomplete or not valid
  */
 export function defineShape<Values extends object = Record<never, never>>(

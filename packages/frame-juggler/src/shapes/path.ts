@@ -17,7 +17,7 @@ const sourceTable = {
   build: callable<(path: PathBuilder) => void>('a function of a path'),
 };
 type SourceTable = typeof sourceTable;
-/** Any outline: as SVG path data, or built call by call. It is filled where it has a subpath that closes. */
+/** Any outline, as SVG path data or built call by call. It is filled if one of its subpaths is closed. */
 export type PathOptions = (Form<SourceTable, 'data'> | Form<SourceTable, 'build'>) &
   Options<typeof table & typeof anchorTable>;
 

@@ -25,10 +25,10 @@ const table = {
   smooth: optional(toggle, true),
 };
 type BoxTable = typeof boxTable;
-/** A picture: pinned, at its own size in pixels or another; or between two opposite corners. */
+/** A picture: placed by a point, at its own size or another; or between two opposite corners. */
 export type PictureOptions = (
   | (Form<Omit<BoxTable, 'size'>, 'at'> & {
-      /** Its width and height, in units, or one number for both; its own in pixels if left out. */
+      /** Its width and height, in units, or one number for both; by default its size in pixels. */
       size?: Form<BoxTable, 'size'>['size'];
     })
   | Form<BoxTable, 'from' | 'to'>

@@ -43,7 +43,7 @@ export function anchorKind<More extends string = never>(...more: readonly More[]
 const anchor = anchorKind();
 
 export const anchorTable = {
-  /** Which point of its box is its pin: a name, or fractions of its width and height. */
+  /** Which point of its box goes to `at`: a name, or fractions of its width and height. */
   anchor: optional(anchor, 'center'),
 };
 
@@ -55,10 +55,10 @@ export function anchorFraction(given: Anchor | undefined, { up }: Pick<Surroundi
 }
 
 export const pinTable = {
-  /** The pin: the point where the anchor's point of its box goes. */
+  /** Where it goes: its middle, or the point of its box that `anchor` names. */
   at: point,
 };
-/** Options of a shape that is pinned by its box. */
+/** Options of a shape that is placed by its box. */
 export type PinOptions = Options<typeof pinTable & typeof anchorTable>;
 
 export const boxTable = {
@@ -76,7 +76,7 @@ export const boxForms = [
   ['at', 'size'],
   ['from', 'to'],
 ] as const;
-/** Options of a box given by its pin and size, or by two opposite corners. */
+/** Options of a box given by its place and size, or by two opposite corners. */
 export type BoxOptions = (Form<BoxTable, 'at' | 'size'> | Form<BoxTable, 'from' | 'to'>) & Options<typeof anchorTable>;
 
 /** A box on the canvas: its middle, its size, and the point of it that is pinned. */

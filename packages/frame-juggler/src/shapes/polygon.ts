@@ -9,13 +9,13 @@ const table = {
   /** Its corners, in turn; at least three. */
   points: points(3),
   ...pinTable,
-  /** From its middle to its corners, in units, where it is regular. */
+  /** From its middle to its corners, in units, if it is regular. */
   radius: length,
-  /** How many sides it has, where it is regular; one corner points straight up. */
+  /** How many sides it has, if it is regular; one corner points straight up. */
   sides: whole(3),
 };
 type PolygonTable = typeof table;
-/** An area between points; or a regular one in a circle about its pin. */
+/** An area between points, or a regular polygon in a circle about `at`. */
 export type PolygonOptions = (Form<PolygonTable, 'points'> | Form<PolygonTable, 'at' | 'radius' | 'sides'>) &
   Options<typeof anchorTable>;
 

@@ -5,7 +5,7 @@ import type { ShapeKind } from './kind.ts';
 import { anchorTable } from './place.ts';
 
 const table = {
-  /** The points it leads through, in turn; at least two. */
+  /** The points it goes through, in order; at least two. */
   points: points(2),
   /** Leads back to the first point. */
   closed: optional(toggle, false),

@@ -16,7 +16,7 @@ const table = {
     ),
   ),
 };
-/** A rectangle: pinned, with its size; or between two opposite corners. */
+/** A rectangle: its place and size, or two opposite corners. */
 export type RectOptions = BoxOptions & Options<typeof table>;
 
 export const rect: ShapeKind<RectOptions> = {

@@ -7,7 +7,7 @@ import type { ShapeKind } from './kind.ts';
 import { anchorTable } from './place.ts';
 
 const table = {
-  /** The points it leads through, in turn; at least two, or three where it is closed. */
+  /** The points it goes through, in order; at least two, or three if it is closed. */
   points: points(2),
   /** Leads back to the first point, smoothly too, and can be filled. */
   closed: optional(toggle, false),

@@ -7,7 +7,7 @@ import { ringPoints } from './polygon.ts';
 const table = {
   /** From its middle to its tips, in units. */
   radius: length,
-  /** From its middle to the notches between its tips, in units; half the radius if left out. */
+  /** From its middle to the notches between its tips, in units; half the radius by default. */
   innerRadius: optional(length),
   /** How many tips it has; one points straight up. */
   tips: optional(whole(2), 5),

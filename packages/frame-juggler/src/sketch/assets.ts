@@ -99,7 +99,7 @@ export const assetMap: Kind<AssetMap> = mapOf(
   "assets by name: { boat: asset.picture(new URL('./boat.png', import.meta.url)) }",
 );
 
-/** Called as files are loaded: how many of how many are there, and the name of the last. */
+/** Called as files load, with how many are there, of how many, and the name of the last one. */
 export type LoadListener = (done: number, total: number, name: string) => void;
 
 const loaded = new WeakMap<AssetMap, WeakMap<AssetHost, Promise<Record<string, unknown>>>>();

@@ -16,22 +16,22 @@ import { point, xOf, yOf, type Place, type Point } from '../schema/point.ts';
 import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
 
 const dialTable = {
-  /** What a person reads beside it; its name if left out. */
+  /** The label that people read beside it; by default its name. */
   label: optional(nameKind),
 };
-/** What every dial takes beside its first value. */
+/** What every dial takes besides its initial value. */
 export type DialOptions = Options<typeof dialTable>;
 const dialOptions = schemaOf(dialTable, "{ label: 'Swell' } behind the value");
 
 const numberTable = {
-  /** The least it can be. */
+  /** The smallest value. */
   min: optional(finite),
-  /** The most it can be. */
+  /** The largest value. */
   max: optional(finite),
-  /** How far apart two settings are. */
+  /** How far apart two values are. */
   step: optional(positive),
 };
-/** What a dial for a number takes beside its first value. */
+/** What a dial for a number takes besides its initial value. */
 export type NumberDialOptions = DialOptions & Options<typeof numberTable>;
 const numberOptions = schemaOf({ ...dialTable, ...numberTable }, '{ min: 0, max: 60 } behind the value');
 
@@ -41,7 +41,7 @@ export type DialControl =
   | { readonly type: 'choice'; readonly choices: readonly string[] }
   | { readonly type: 'color' | 'toggle' | 'text' | 'point' };
 
-/** Something that a person tunes while the sketch runs. */
+/** A value that people can tune while the sketch runs. */
 export interface Dial<Value = unknown> {
   /** Its first value. */
   readonly initial: Value;
@@ -61,10 +61,10 @@ export type DialValues<Dials extends DialMap> = {
   readonly [Name in keyof Dials]: Dials[Name] extends Dial<infer Value> ? Value : never;
 };
 
-/** What a dial can be set to: a point is given in any form of one. */
+/** What a dial can be set to; a point in any of its forms. */
 export type DialSetting<Setting> =
   Setting extends Dial<infer Value> ? (Value extends Readonly<Place> ? Point : Value) : never;
-/** Settings of dials, by name; those that are left out stay. */
+/** Settings of dials, by name; the others stay as they are. */
 export type DialSettings<Dials extends DialMap> = { readonly [Name in keyof Dials]?: DialSetting<Dials[Name]> };
 
 const dials = new WeakSet<object>();
@@ -82,7 +82,7 @@ function makeDial<Value>(
 
 const words = listOf(text, "words, ['calm', 'rough']", 1);
 
-/** What a person tunes while a sketch runs: a sketch's `dials` are made with these. */
+/** Values that people can tune while a sketch runs: a sketch's `dials` are made with these. */
 export const dial = {
   /** A number, within `min` and `max` where they are given. */
   number(initial: number, options: NumberDialOptions = {}): Dial<number> {
@@ -166,7 +166,7 @@ export function dialValues(map: DialMap, values: Readonly<Record<string, unknown
   );
 }
 
-/** A value that was kept for a dial and is of no use to the sketch as it is now. */
+/** A value that was kept for a dial but no longer fits the sketch. */
 export interface Misfit {
   /** The dial. */
   readonly name: string;
@@ -174,7 +174,7 @@ export interface Misfit {
   readonly reason: string;
 }
 
-/** Of kept values of dials those that the sketch can use, and why it cannot use the others. */
+/** Sorts kept values of dials into those the sketch can use and those it cannot, with the reason. */
 export function fitDials(
   map: DialMap,
   kept: Readonly<Record<string, unknown>>,
@@ -221,7 +221,7 @@ const fromText: Record<DialControl['type'], { readonly words: string; readonly r
   text: { words: 'text', read: (text) => text },
 };
 
-/** A dial's value from text, as a person writes it: `12`, `on`, `teal`, `480,360`. @throws SketchError */
+/** Reads a dial's value from text as a person would write it: `12`, `on`, `teal`, `480,360`. @throws SketchError */
 export function parseDial(map: DialMap, name: string, content: string): unknown {
   const found = dialNamed(map, name);
   const { words: expected, read } = fromText[found.control.type];

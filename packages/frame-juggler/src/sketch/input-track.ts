@@ -12,7 +12,7 @@ import type { InputEvent, InputSource } from './input.ts';
 export const trackFormat = 'frame-juggler-input';
 export const trackVersion = 1;
 
-/** Something that a person did, and the frame that found it done. */
+/** Something that a person did, and the frame in which it arrived. */
 export type TrackEvent = InputEvent & { readonly frame: number };
 
 const eventHead = { frame: whole(0) };
@@ -34,7 +34,7 @@ const trackTable = {
   /** The size of the canvas, in pixels of density 1. */
   width: whole(1),
   height: whole(1),
-  /** Frames a second. */
+  /** Frames per second. */
   frameRate: positive,
   seed: whole(0),
   /** In the order of their frames. */
@@ -51,10 +51,10 @@ const maxTogether = 10_000;
 /** A recorded run's input, and the size, frame rate and seed that it was recorded at. */
 export type InputTrack = Complete<typeof trackTable>;
 
-/** What a track tells of the run that it was recorded in. */
+/** What a track says about the run it was recorded in. */
 export type TrackSetting = Pick<InputTrack, 'title' | 'width' | 'height' | 'frameRate' | 'seed'>;
 
-/** A track of what was noted. */
+/** The track of what was recorded. */
 export function makeTrack(
   { title, width, height, frameRate, seed }: TrackSetting,
   noted: readonly { readonly frame: number; readonly event: InputEvent }[],
@@ -63,7 +63,7 @@ export function makeTrack(
   return { format: trackFormat, version: trackVersion, title, width, height, frameRate, seed, events };
 }
 
-/** A track as the text of its file, an event a line. */
+/** A track as the text of its file, one event per line. */
 export function writeTrack({ events, ...head }: InputTrack): string {
   const lines = Object.entries(head).map(([key, value]) => `  ${JSON.stringify(key)}: ${JSON.stringify(value)},\n`);
   const listed = events.map((one) => `\n    ${JSON.stringify(one)}`).join(',');

@@ -23,7 +23,7 @@ export interface InputSource {
   onKeys?(): void;
 }
 
-/** The mouse, the pen or the finger. */
+/** The mouse, pen or finger. */
 export interface Pointer {
   /** Where it is or was last, in the sketch's units; outside the canvas while there has been none. */
   readonly x: number;
@@ -40,7 +40,7 @@ export interface Pointer {
   over(label: string): boolean;
 }
 
-/** The keyboard. Keys go by what they write (`a`, whatever Shift says) or are called (`ArrowLeft`, `Enter`, ` `). */
+/** The keyboard. Keys are named by what they type (`a`, with or without Shift) or by their name (`ArrowLeft`, `Enter`, ` `). */
 export interface Keys {
   /** Whether it is held down. */
   down(key: string): boolean;
@@ -148,7 +148,7 @@ function keyName(key: string): string {
   return key.length === 1 ? key.toLowerCase() : key;
 }
 
-/** Notes what another source tells, from frame 0 on. */
+/** Records what another source reports, from frame 0 on. */
 export class Recorder implements InputSource {
   private noted: { frame: number; event: InputEvent }[] = [];
 

@@ -12,7 +12,7 @@ const paintKind = callable<(canvas: Canvas) => void>('a function that draws: (ca
 
 /**
  * A picture that a sketch paints itself, in pixels, on nothing: for `canvas.picture`, for `pattern`, or to read and
- * write its pixels. One with text in it is to be made in `start` or `paint`, where the font is there.
+ * write its pixels. If it contains text, make it in `start` or `paint`, where the font is loaded.
  * @throws SketchError where the size is not one, or `paint` draws something that is not valid
  */
 export function picture(width: number, height: number, paint: (canvas: Canvas) => void): Picture {

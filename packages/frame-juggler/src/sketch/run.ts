@@ -21,19 +21,19 @@ export interface RunCall {
 }
 
 const runTable = {
-  /** The seed of `random` and `noise`; the sketch's own if left out. */
+  /** The seed of `random` and `noise`; by default the sketch's own. */
   seed: optional(whole(0)),
-  /** The canvas's width, in pixels of density 1; the sketch's own if left out. */
+  /** The canvas's width, in pixels of density 1; by default the sketch's own. */
   width: optional(whole(1)),
-  /** The canvas's height, in pixels of density 1; the sketch's own if left out. */
+  /** The canvas's height, in pixels of density 1; by default the sketch's own. */
   height: optional(whole(1)),
-  /** Pixels of the rendering to one unit; the sketch's own if left out. */
+  /** Pixels of the rendering per unit; by default the sketch's own. */
   density: optional(positive),
-  /** How files are read; only needed where a sketch has assets. */
+  /** How files are read; only needed if the sketch has assets. */
   host: optional(kindOf<AssetHost>('a host: { read(url) { … } }', isHost, 'is not a host')),
-  /** Called as assets are loaded. */
+  /** Called while assets are loading. */
   onLoad: optional(callable<LoadListener>()),
-  /** Values of dials by name, in place of their first ones. */
+  /** Values of dials by name, instead of their initial ones. */
   dials: optional(
     kindOf<Readonly<Record<string, unknown>>>(
       'values by name: { swell: 20 }',
@@ -45,7 +45,7 @@ const runTable = {
   input: optional(callable<(run: Run) => InputSource>()),
   /** Calls the sketch's functions, for a host that limits how long one may take. */
   limit: optional(callable<<T>(call: () => T, what: RunCall) => T>()),
-  /** Called between the frames of a long way; the run waits for it, and ends with what it throws. */
+  /** Called between the frames of a long run; the run waits for it, and ends with what it throws. */
   between: optional(callable<() => Promise<void> | void>()),
 };
 /** What one run of a sketch is given. */

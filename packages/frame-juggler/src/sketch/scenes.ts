@@ -25,7 +25,7 @@ const sceneTable = {
 export type Scene = Options<typeof sceneTable>;
 const sceneOptions = schemaOf(sceneTable, '{ duration: 2, paint(canvas) { … } }');
 
-/** Scenes one after the other. */
+/** Scenes that follow one another. */
 export interface Scenes {
   /** Seconds in all, for a sketch's `duration`. */
   readonly duration: number;
@@ -37,8 +37,7 @@ const call = 'scenes';
 const sceneList = listOf(convertedLater<Scene>('a scene'), 'scenes', 1);
 
 /**
- * Scenes with durations and cross-fades. While two overlap, the one that ends is painted whole and the next over it, as
- * one picture, ever more opaque; so a scene paints its own background.
+ * Scenes with durations and cross-fades. While two overlap, the ending one is painted in full and the next one over it, as one picture that becomes more and more opaque; so each scene paints its own background.
  * @throws SketchError where an option is unknown or not valid
  */
 export function scenes(list: readonly Scene[]): Scenes {

@@ -26,17 +26,17 @@ const canvasTable = {
   width: optional(whole(1), 640),
   /** Its height, in pixels of density 1. */
   height: optional(whole(1), 360),
-  /** What each fresh frame begins on: a color, or `'none'` for nothing. */
+  /** What each fresh frame begins with: a color, or `'none'` for nothing. */
   background: optional(convertedLater<ColorLike>('a color'), 'white'),
   ...viewTable,
-  /** Pixels of a rendering to one unit; in a page the screen's own. */
+  /** Pixels of a rendering per unit; in a page those of the screen. */
   density: optional(positive, 1),
 };
 /** The canvas that a sketch asks for. */
 export type CanvasOptions = Options<typeof canvasTable>;
 const canvasOptions = schemaOf(canvasTable, '{ width: 640, height: 360 }');
 
-/** What a sketch gets to paint a frame. */
+/** What a sketch is given to paint a frame. */
 export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMap = DialMap> {
   /** The number of the frame, from 0. */
   readonly frame: number;
@@ -54,7 +54,7 @@ export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMa
   readonly random: Random;
   /** Smooth chance by place: the same everywhere in a run. */
   readonly noise: Noise;
-  /** The mouse, the pen or the finger. */
+  /** The mouse, pen or finger. */
   readonly pointer: Pointer;
   /** The keyboard. */
   readonly keys: Keys;
@@ -69,19 +69,19 @@ const sketchTable = {
   title: optional(text, 'Untitled sketch'),
   /** The canvas: its size, its background, its units. */
   canvas: optional(convertedLater<CanvasOptions>('{ width, height, background, … }')),
-  /** Frames a second. */
+  /** Frames per second. */
   frameRate: optional(positive, 60),
-  /** Seconds until it repeats; without one it goes on for ever. */
+  /** Seconds until it repeats; without a duration it runs forever. */
   duration: optional(finite),
-  /** Whether it begins again after its duration, or stops on the last frame. */
+  /** Whether it starts again after its duration, or stops on the last frame. */
   repeat: optional(toggle, true),
   /** Paints one frame only. */
   still: optional(toggle, false),
   /** How much of the last picture stays under the next, from 0 (none) to 1 (all of it). */
   carry: optional(fraction, 0),
-  /** The seed of `random` and `noise` where the run gives no other. */
+  /** The seed of `random` and `noise`, unless the run gives another. */
   seed: optional(whole(0), 1),
-  /** Findings of `juggle check` that are meant, by name, each with the reason. */
+  /** Findings of `juggle check` that are intended, by name, each with the reason. */
   accept: optional(mapOf(name, "reasons by the name of a finding: { covered: 'the moon sets' }"), {}),
 };
 const partsTable = {
@@ -95,13 +95,13 @@ const partsTable = {
 };
 const sketchOptions = schemaOf({ ...sketchTable, ...partsTable }, '{ paint(canvas) { … } }');
 
-/** A sketch as one writes it. Only `paint` is required. */
+/** A sketch as you write it. Only `paint` is required. */
 export type SketchDefinition<State, Assets extends AssetMap, Dials extends DialMap> = Options<typeof sketchTable> & {
   /** Files to load before `start`, by name: each made with `asset`. */
   assets?: Assets;
-  /** What a person tunes while it runs, by name: each made with `dial`. */
+  /** What people can tune while it runs, by name: each made with `dial`. */
   dials?: Dials;
-  /** Makes the state; may be async. */
+  /** Creates the state; may be async. */
   start?: (moment: Moment<Assets, Dials>) => State | Promise<State>;
   /** Moves the state on by one frame: changes it, or returns a new one. */
   step?: (state: State, moment: Moment<Assets, Dials>) => State | undefined | void;
@@ -109,7 +109,7 @@ export type SketchDefinition<State, Assets extends AssetMap, Dials extends DialM
   paint: (canvas: Canvas, moment: Moment<Assets, Dials>, state: State) => void;
 };
 
-/** A sketch, checked and complete. `Dials` are its own dials, so that an editor knows them where it is mounted. */
+/** A sketch, checked and complete. `Dials` are its own dials, so that your editor knows them wherever it is mounted. */
 export interface Sketch<Dials extends DialMap = DialMap> {
   /** What it is called, for people. */
   readonly title: string;
@@ -121,7 +121,7 @@ export interface Sketch<Dials extends DialMap = DialMap> {
     readonly density: number;
     readonly view: ViewOptions;
   };
-  /** Frames a second. */
+  /** Frames per second. */
   readonly frameRate: number;
   /** The number of frames of one round, or Infinity. */
   readonly frames: number;
@@ -157,7 +157,7 @@ export function isSketch(value: unknown): value is Sketch {
 }
 
 /**
- * Checks a sketch and fills in what it leaves out. A sketch file exports what this returns as its default.
+ * Checks a sketch and fills in the defaults. A sketch file exports what this returns as its default export.
  * @throws SketchError where an option is unknown or not valid.
  */
 export function defineSketch<
@@ -188,7 +188,7 @@ function marked<Made extends Sketch>(sketch: Made): Made {
   return Object.defineProperty(sketch, mark, { value: true });
 }
 
-/** A frame that is likely to show something of a sketch at rest: the middle of its round, or what is there after two seconds. */
+/** A frame that is likely to show a sketch well: the middle of its duration, or the frame at two seconds. */
 export function frameAtRest({ frames, frameRate }: Sketch): number {
   return frames === Infinity ? Math.round(2 * frameRate) : Math.floor(frames / 2);
 }

@@ -1,6 +1,6 @@
 import papaparse from 'papaparse';
 
-/** One row of a table, by the names of its columns; what reads as a number is one. */
+/** One row of a table, by the names of its columns; what reads as a number becomes a number. */
 export type TableRow = Readonly<Record<string, string | number>>;
 
 /**

@@ -18,9 +18,9 @@ import { isSketch, type Sketch } from '../sketch/sketch.ts';
 export type LookSubject = Sketch | ComparedFrame | Picture;
 
 const lookTable = {
-  /** How far colors may be apart and still be the same, from 0 to 1, the way from black to white. */
+  /** How different colors may be and still count as equal, from 0 to 1, the distance from black to white. */
   threshold: optional(fraction, 0),
-  /** So much of the pixels may differ, in percent. */
+  /** The percentage of pixels that may differ. */
   tolerance: optional(between(0, 100), 0),
   /** Whether the kept picture is written: `all` replaces it, `new` writes one that is missing, `none` writes nothing. */
   update: optional(oneOf('all', 'new', 'none')),

@@ -30,7 +30,7 @@ export interface Typesetter {
 
 const maxLines = 2000;
 
-/** A font that text can be drawn in. Lines once set are kept, as sketches draw the same ones every frame. */
+/** A font to draw text in. Lines that have been set are cached, because sketches draw the same ones in every frame. */
 export class Font {
   private readonly lines = new Map<string, SetLine>();
 

@@ -89,8 +89,7 @@ export function lettering(needs: Iterable<TextNeed>): { layOut: typeof layOut; m
 }
 
 /**
- * Loads the library's own fonts, once, with what sets text of any script. A sketch's run does this by itself; it is only
- * needed to measure text outside a sketch.
+ * Loads the library's own fonts, once, and what it takes to set text of any script. A sketch's run does this by itself; you only need it to measure text outside a sketch.
  */
 export async function loadFonts(weights: Iterable<OwnWeight> = ['regular', 'bold']): Promise<void> {
   await loadLettering([...weights, 'breaks', 'directions']);

@@ -11,7 +11,7 @@ import { initialTextStyle, restyleText } from './style.ts';
 // Whoever asks how large a text is wants to know at once: a sketch that imports this starts with the fonts loaded.
 wantFontsAtStart();
 
-/** The size of a text, from its own anchor point; see `measureText`. */
+/** The size of a text, relative to its anchor point; see `measureText`. */
 export interface TextMeasure {
   /** The widest line, by advance. */
   readonly width: number;
@@ -25,8 +25,7 @@ export interface TextMeasure {
 
 /**
  * The size of a text as it would be drawn. The box runs from the cap height of the first line to the baseline of the
- * last, so that capitals and digits look centered in it; `ink` is the tight box about what is drawn, from the pin.
- * Inside a sketch the font is there; elsewhere `await loadFonts()` first.
+ * last, so that capitals and digits look centered in it; `ink` is the tight box around what is drawn, relative to `at`. Inside a sketch the font is loaded; elsewhere `await loadFonts()` first.
  * @throws SketchError where an option is unknown or not valid
  */
 export function measureText(string: string | number, options: MeasureOptions = {}): TextMeasure {
@@ -38,8 +37,7 @@ export function measureText(string: string | number, options: MeasureOptions = {
 }
 
 /**
- * The outline of a text as SVG path data, set just as `canvas.text` sets it: for `canvas.path({ data })`, to cut it,
- * dash it or lead it elsewhere. Inside a sketch the font is there; elsewhere `await loadFonts()` first.
+ * The outline of a text as SVG path data, set just as `canvas.text` sets it: for `canvas.path({ data })`, to clip with it, dash it or take it elsewhere. Inside a sketch the font is loaded; elsewhere `await loadFonts()` first.
  * @throws SketchError where an option is unknown or not valid
  */
 export function textOutline(string: string | number, options: TextOptions): string {

@@ -9,14 +9,14 @@ const anchor = anchorKind('baseline-left', 'baseline', 'baseline-right');
 export type TextAnchor = ValueOf<typeof anchor>;
 
 const table = {
-  /** Which point of its box is its pin: a name, also on the first baseline, or fractions of its width and height. */
+  /** Which point of its box goes to `at`: a name, also on the first baseline, or fractions of its width and height. */
   anchor: optional(anchor, 'center'),
-  /** Lines longer than this, in units, are broken: between words where they can be. */
+  /** Lines longer than this, in units, are broken, between words if possible. */
   maxWidth: optional(length),
 };
 /** Where a text stands, and what it is set in. */
 export type TextOptions = Options<typeof pinTable & typeof table & typeof textStyleTable>;
-/** What `measureText` takes: what a text is set in, and not where it is. */
+/** What `measureText` takes: how text is set, but not where. */
 export type MeasureOptions = Options<typeof table & typeof textStyleTable>;
 
 export const textTable = { ...pinTable, ...table, ...textStyleTable };

@@ -3,7 +3,7 @@ import { type Complete, optional, type Options, schemaOf } from '../schema/schem
 import { Font, type OwnWeight } from './font.ts';
 
 const align = oneOf('left', 'center', 'right', 'auto');
-/** How lines lie under each other; `auto` follows the anchor. */
+/** How lines are aligned; `auto` follows the anchor. */
 export type Align = ValueOf<typeof align>;
 /** The weights of the library's own font, by name or by CSS's numbers. */
 export type Weight = 'regular' | 'bold' | 400 | 700;
@@ -17,14 +17,13 @@ const fontChoice = kindOf<OneFont | readonly OneFont[]>(
 );
 
 export const textStyleTable = {
-  /** The em, in units: somewhat more than the height of a line's letters. */
+  /** The size of the em, in units: a little more than the height of the letters. */
   size: optional(length, 16),
   /**
-   * A font of the sketch's own (`asset.font`), or `default` for the one that comes with the library; or a list of them,
-   * of which each sets what those before have no glyphs for.
+   * A font of the sketch's own (`asset.font`), or `default` for the one that comes with the library; or a list of them, each for the characters that those before it lack.
    */
   font: optional(fontChoice, 'default'),
-  /** Of the library's own font: regular or bold, 400 or 700. */
+  /** The weight of the library's own font: regular or bold, 400 or 700. */
   weight: optional(
     kindOf<Weight>(
       'one of regular, bold, 400, 700',
@@ -33,13 +32,13 @@ export const textStyleTable = {
     ),
     'regular',
   ),
-  /** How lines lie under each other; `auto` follows the anchor. */
+  /** How lines are aligned; `auto` follows the anchor. */
   align: optional(align, 'auto'),
   /** From one baseline to the next, in ems. */
   lineHeight: optional(length, 1.25),
 };
 
-/** How text is set. A key left out keeps its value. */
+/** How text is set. A key you leave out keeps its value. */
 export type TextStyleOptions = Options<typeof textStyleTable>;
 /** Text style, with a value for every key. */
 export type TextStyle = Complete<typeof textStyleTable>;

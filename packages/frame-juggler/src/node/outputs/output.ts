@@ -41,10 +41,10 @@ export interface SequenceOptions {
 /** How outputs are made. */
 export interface OutputOptions extends SequenceOptions {
   readonly chroma: Chroma;
-  /** Whether a GIF mixes colors that it lacks of pixels side by side. */
+  /** Whether a GIF imitates missing colors by mixing neighboring pixels. */
   readonly dither: boolean;
   /** Told of each process that is started. */
   readonly onProcess: ((pid: number) => void) | undefined;
-  /** Told of what is not as it was asked for. */
+  /** Called with notes on what differs from what was asked for. */
   readonly onNote: ((text: string) => void) | undefined;
 }

@@ -6,7 +6,7 @@ import { openRun, runSettingsTable } from '../run-settings.ts';
 
 const checkTable = {
   ...runSettingsTable,
-  /** The first and the last frame that is looked at; the whole run, or its first 120 frames, if left out. */
+  /** The first and the last frame to look at; by default the first 120, or the whole run if that is shorter. */
   frames: optional(frameRange),
 };
 const checkOptions = schemaOf(checkTable, '{ frames: [0, 59] }');

@@ -23,11 +23,11 @@ export type ComparedFrame = Options<typeof oneFrameTable> & {
 export type Compared = ComparedFrame | { readonly picture: Picture; readonly name: string };
 
 const compareTable = {
-  /** How far colors may be apart and still be the same, from 0 to 1, the way from black to white. */
+  /** How different colors may be and still count as equal, from 0 to 1, the distance from black to white. */
   threshold: optional(fraction, 0),
-  /** So much of the pixels may differ, in percent. */
+  /** The percentage of pixels that may differ. */
   tolerance: optional(between(0, 100), 0),
-  /** A .png file to write: both side by side, with the difference. */
+  /** A .png file to write: both side by side, with the differences marked. */
   output: optional(text),
 };
 const compareOptions = schemaOf(compareTable, "{ output: 'difference.png' }");

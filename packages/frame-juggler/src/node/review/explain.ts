@@ -22,13 +22,13 @@ const pixelKind = kindOf<readonly [number, number]>(
 
 const explainTable = {
   ...oneFrameTable,
-  /** A pixel of the canvas at density 1, from its top left: what lies there, from top to bottom. */
+  /** A pixel of the canvas at density 1, from its top left: what is there, from top to bottom. */
   pixel: optional(pixelKind),
   /** One item, by its number. */
   item: optional(whole(1)),
-  /** All that a line of the sketch drew. */
+  /** Everything that line of the sketch drew. */
   line: optional(whole(1)),
-  /** A .png file to write: the picture, with what was asked for set off. */
+  /** A .png file to write: the picture, with what you asked for highlighted. */
   output: optional(text),
 };
 const explainOptions = schemaOf(explainTable, '{ frame: 12 }');

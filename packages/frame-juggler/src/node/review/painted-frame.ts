@@ -10,7 +10,7 @@ import { openRun, runSettingsTable } from '../run-settings.ts';
 /** One frame of a run. */
 export const oneFrameTable = {
   ...runSettingsTable,
-  /** Its number, from 0; 0 if left out. */
+  /** Its number, from 0; 0 by default. */
   frame: optional(whole(0)),
   /** The moment of that frame, in seconds. */
   seconds: optional(length),

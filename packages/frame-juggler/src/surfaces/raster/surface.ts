@@ -12,7 +12,7 @@ import { blendNumber, Paints } from './paints.ts';
 /** How far, in pixels, a drawn curve may be from the true one. */
 const tolerance = 0.02;
 
-/** Pixels as they were drawn: four bytes each, not premultiplied. */
+/** Pixels as drawn: four bytes each, not premultiplied. */
 export interface Rendering {
   readonly width: number;
   readonly height: number;
