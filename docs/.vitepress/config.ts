@@ -137,7 +137,7 @@ export default defineConfig({
         items: [
           { text: 'The viewer', link: '/viewer' },
           { text: 'Files and films', link: '/files' },
-          { text: 'In a page of your own', link: '/page' },
+          { text: 'On your own site', link: '/page' },
           { text: 'From a script', link: '/script' },
           { text: 'Explain, check, compare', link: '/review' },
           { text: 'Films on several machines', link: '/farm' },

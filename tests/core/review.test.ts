@@ -9,6 +9,7 @@ import {
   frameInWords,
   rasterize,
   type Canvas,
+  type CircleOptions,
   type Frame,
 } from '../../packages/frame-juggler/src/index.ts';
 import { record } from '../helpers.ts';
@@ -76,6 +77,49 @@ test('what can be seen of an item is right within a hundredth of a count of pixe
   );
   expect(overlapping).toBeGreaterThan(1000);
   expect(worst).toBeLessThan(0.01);
+});
+
+/** Small things, close together: transparent, outlined, blended, alone or in a group that fades as one. */
+const crowd = fc.array(
+  fc.record({
+    x: fc.double({ min: -5, max: 125, noNaN: true }),
+    y: fc.double({ min: -5, max: 95, noNaN: true }),
+    radius: fc.double({ min: 0.2, max: 9, noNaN: true }),
+    opacity: fc.constantFrom(1, 1, 0.6),
+    stroke: fc.constantFrom('none', { color: 'black', width: 2 }),
+    blend: fc.constantFrom('normal', 'normal', 'multiply'),
+    faded: fc.constantFrom(undefined, undefined, 0.5),
+  }),
+  { minLength: 40, maxLength: 90 },
+);
+
+test('what can be seen of each of a crowd is what comes of drawing them one by one, from the topmost down', () => {
+  fc.assert(
+    fc.property(crowd, (things) => {
+      const frame = record((canvas) => {
+        for (const { x, y, faded, ...look } of things)
+          if (faded === undefined) canvas.circle({ at: [x, y], fill: 'teal', ...look } as CircleOptions);
+          else
+            canvas.group({ opacity: faded }, () =>
+              canvas.circle({ at: [x, y], fill: 'teal', ...look } as CircleOptions),
+            );
+      }, size);
+      const { items } = describeFrame(frame);
+      const through = new Float64Array(size.width * 4 * size.height * 4).fill(1);
+      for (let i = frame.order.length - 1; i >= 0; i--) {
+        const { data } = rasterize({ ...frame, density: 4, background: 0, order: frame.order.subarray(i, i + 1) });
+        let [all, seen] = [0, 0];
+        for (let pixel = 0; pixel < through.length; pixel++) {
+          const alpha = data[pixel * 4 + 3] / 255;
+          all += alpha;
+          seen += alpha * through[pixel];
+          through[pixel] *= 1 - alpha;
+        }
+        expect(items[i].seen).toBeCloseTo(all === 0 ? 0 : seen / all, 2);
+      }
+    }),
+    { numRuns: 12, seed: 7 },
+  );
 });
 
 describe('a frame in words', () => {

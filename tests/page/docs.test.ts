@@ -61,7 +61,7 @@ describe('the documentation', () => {
     ['why is my shape not there', 'why is my shape not there?'],
     ['slow it down', 'Slow it down'],
     ['my own font', 'font'],
-    ['put it on my site', 'page of your own'],
+    ['put it on my site', 'put it on your own site'],
   ])('is searched for “%s”, and has it among the first five', async (words, found) => {
     const page = await open('');
     await page.getByRole('button', { name: 'Search' }).click();

@@ -1,5 +1,5 @@
 import { autocompletion, closeBrackets, closeBracketsKeymap } from '@codemirror/autocomplete';
-import { defaultKeymap, history, historyKeymap, indentWithTab } from '@codemirror/commands';
+import { defaultKeymap, history, historyKeymap, indentWithTab, isolateHistory } from '@codemirror/commands';
 import { javascript } from '@codemirror/lang-javascript';
 import { bracketMatching, HighlightStyle, indentOnInput, syntaxHighlighting } from '@codemirror/language';
 import { lintGutter, setDiagnostics, type Diagnostic } from '@codemirror/lint';
@@ -68,6 +68,12 @@ export function openEditor(parent: HTMLElement, source: string, onChange: (sourc
       ],
     }),
   });
+  /** Ctrl-Z takes each such change back by itself. */
+  const changeUntold = (changes: readonly { from: number; to: number; insert: string }[]): void => {
+    putting = true;
+    view.dispatch({ changes: [...changes], annotations: isolateHistory.of('full') });
+    putting = false;
+  };
   // Keys can scroll it.
   view.scrollDOM.tabIndex = 0;
   return {
@@ -75,14 +81,10 @@ export function openEditor(parent: HTMLElement, source: string, onChange: (sourc
       return view.state.doc.toString();
     },
     put(text) {
-      putting = true;
-      view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } });
-      putting = false;
+      changeUntold([{ from: 0, to: view.state.doc.length, insert: text }]);
     },
     change(changes) {
-      putting = true;
-      view.dispatch({ changes: changes.map(({ start, end, text }) => ({ from: start, to: end, insert: text })) });
-      putting = false;
+      changeUntold(changes.map(({ start, end, text }) => ({ from: start, to: end, insert: text })));
     },
     mark(mark) {
       const { doc } = view.state;

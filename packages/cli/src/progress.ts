@@ -1,5 +1,8 @@
-import { Presets, SingleBar } from 'cli-progress';
+import { createRequire } from 'node:module';
+import type { SingleBar } from 'cli-progress';
 import type { LoadListener } from 'frame-juggler';
+
+const require = createRequire(import.meta.url);
 
 /** Where there is no terminal, a line is printed this often, in milliseconds. */
 const lineEvery = 2000;
@@ -45,10 +48,12 @@ export class Progress {
     const left = duration(((total - done) * seconds) / done);
     if (this.stream.isTTY) {
       if (this.bar === undefined) {
+        // Most jobs are done before there is a bar.
+        const bars = require('cli-progress') as typeof import('cli-progress');
         const format = `{bar} {value}/{total} ${this.what} · {rate} · {left} left`;
-        this.bar = new SingleBar(
+        this.bar = new bars.SingleBar(
           { format, stream: this.stream, hideCursor: true, barsize: 30 },
-          Presets.shades_classic,
+          bars.Presets.shades_classic,
         );
         this.bar.start(total, done, { rate, left });
       }

@@ -22,7 +22,7 @@ export interface SeenShare {
 /**
  * What can be seen of each item, in painter's order. Each is drawn by itself, with its groups and their clips, and its
  * alpha counted as far as the alphas of those above it let it through, from the topmost down: the weights of
- * source-over compositing. Blend modes are counted as plain ones.
+ * source-over compositing. Blend modes are counted as plain ones. Items that share no pixel are drawn in one go.
  */
 export function seenShares(frame: Frame): SeenShare[] {
   const { order } = frame;
@@ -32,26 +32,18 @@ export function seenShares(frame: Frame): SeenShare[] {
   const through = new Float32Array(width * height).fill(1);
   const view = multiply(scaling(density, density), frame.view);
   const surfaces = new Surfaces();
-  // One frame stands for each item in turn: to copy all that a frame has would take longer than to draw a small one.
-  const alone: { -readonly [Key in keyof Frame]: Frame[Key] } = { ...frame, density: 1, background: 0, carry: 0 };
-  for (let i = order.length - 1; i >= 0; i--) {
-    const box = boxes[i];
-    if (box === undefined) continue;
-    const [across, down] = [box.right - box.left, box.bottom - box.top];
-    // Only the pixels that it can reach are drawn.
-    const { surface, ...size } = surfaces.ofAtLeast(across, down);
-    alone.width = size.width;
-    alone.height = size.height;
-    alone.view = multiply(translation(-box.left, -box.top), view);
-    alone.order = order.subarray(i, i + 1);
-    surface.draw(alone);
-    const data = surface.premultiplied;
+  // One frame stands for all that are drawn: to copy all that a frame has would take longer than to draw a small one.
+  const part: { -readonly [Key in keyof Frame]: Frame[Key] } = { ...frame, density: 1, background: 0, carry: 0 };
+
+  /** Counts an item's alpha in what was drawn, in which the canvas's pixel (left, top) is the first. */
+  const count = (i: number, data: Uint8Array, rowLength: number, left: number, top: number): void => {
+    const box = boxes[i]!;
     let all = 0;
     let seen = 0;
-    for (let y = 0; y < down; y++) {
-      let at = y * size.width * 4 + 3;
-      let pixel = (box.top + y) * width + box.left;
-      for (let x = 0; x < across; x++, at += 4, pixel++) {
+    for (let y = box.top; y < box.bottom; y++) {
+      let at = ((y - top) * rowLength + box.left - left) * 4 + 3;
+      let pixel = y * width + box.left;
+      for (const end = y * width + box.right; pixel < end; at += 4, pixel++) {
         const alpha = data[at];
         if (alpha === 0) continue;
         all += alpha;
@@ -62,8 +54,68 @@ export function seenShares(frame: Frame): SeenShare[] {
     // Edges of what lies exactly above leave a little of every pixel that they cut.
     const share = all === 0 ? 0 : seen / all;
     shares[i] = { seen: share < 0.002 ? 0 : Math.min(1, share), painted: all > 0 };
+  };
+
+  /** Draws an item alone: only the pixels that it can reach. */
+  const drawAlone = (i: number): void => {
+    const { left, top, right, bottom } = boxes[i]!;
+    const { surface, ...size } = surfaces.ofAtLeast(right - left, bottom - top);
+    Object.assign(part, size);
+    part.view = multiply(translation(-left, -top), view);
+    part.order = order.subarray(i, i + 1);
+    surface.draw(part);
+    count(i, surface.premultiplied, size.width, left, top);
+  };
+
+  const whole = new RasterSurface();
+  const drawTogether = (together: readonly number[]): void => {
+    Object.assign(part, { width, height, view });
+    part.order = Uint32Array.from(together, (i) => order[i]).reverse();
+    whole.draw(part);
+    for (const i of together) count(i, whole.premultiplied, width, 0, 0);
+  };
+
+  for (const apart of apartFromEachOther(boxes, width, height)) {
+    const together = apart.filter((i) => isOneStep(items[i]));
+    const many = together.length >= fewest;
+    for (const i of apart) if (!many || !isOneStep(items[i])) drawAlone(i);
+    if (many) drawTogether(together);
   }
   return shares;
+}
+
+/** For fewer items it is not worth to draw the whole canvas. */
+const fewest = 4;
+
+/** Whether an item is put straight onto the canvas: no layer of the canvas's size is needed for it. */
+function isOneStep({ fill, stroke, opacity, blend, group }: Item): boolean {
+  for (let at = group; at !== undefined; at = at.parent) if (at.isolated) return false;
+  return fill === undefined || stroke === undefined || (opacity === 1 && blend === 'normal');
+}
+
+/** Pixels a side of the squares by which it is told whether items may share a pixel. */
+const square = 16;
+
+/**
+ * The items, from the topmost down, in lists of which none has two that share a pixel; whatever lies above an item and
+ * shares one with it is in an earlier list.
+ */
+function apartFromEachOther(boxes: readonly (Box | undefined)[], width: number, height: number): number[][] {
+  const across = Math.ceil(width / square);
+  /** In each square, how many lists have something there. */
+  const taken = new Uint32Array(across * Math.ceil(height / square));
+  const lists: number[][] = [];
+  for (let i = boxes.length - 1; i >= 0; i--) {
+    const box = boxes[i];
+    if (box === undefined) continue;
+    const [left, right] = [Math.floor(box.left / square), Math.ceil(box.right / square)];
+    const [top, bottom] = [Math.floor(box.top / square), Math.ceil(box.bottom / square)];
+    let list = 0;
+    for (let y = top; y < bottom; y++) for (let x = left; x < right; x++) list = Math.max(list, taken[y * across + x]);
+    for (let y = top; y < bottom; y++) taken.fill(list + 1, y * across + left, y * across + right);
+    (lists[list] ??= []).push(i);
+  }
+  return lists;
 }
 
 /** Surfaces of a few sizes: to make one anew for each item would take longer than to draw it. */

@@ -62,7 +62,7 @@ export function Paper() {
 
 const aids = [
   [state.paper, 'Graph paper'],
-  [state.outlines, 'Outlines only: what is hidden shows'],
+  [state.outlines, 'Outlines only, so that hidden things show'],
   [state.boxes, 'Boxes'],
   [state.numbers, 'Numbers in the order of drawing'],
 ] as const;

@@ -13,7 +13,7 @@ export function Beside() {
     <>
       <div class="buttons">
         <Button
-          name="Keeps this picture, to compare others with it"
+          name="Keeps this picture for comparison"
           onClick={() => {
             const canvas = document.querySelector<HTMLCanvasElement>('#canvas');
             if (canvas !== null) void hold(canvas, nowInWords());
@@ -22,7 +22,7 @@ export function Beside() {
           Keep picture
         </Button>
         <Button
-          name="Shows what was kept beside what is now"
+          name="Shows the kept picture beside the current one"
           pressed={state.besides.value}
           disabled={held === undefined}
           onClick={() => (state.besides.value = !state.besides.value)}
@@ -30,9 +30,7 @@ export function Beside() {
           Compare
         </Button>
       </div>
-      <p class="quiet">
-        {held === undefined ? 'Each save keeps the picture there was before it.' : `Kept: ${held.words}.`}
-      </p>
+      <p class="quiet">{held === undefined ? 'Each save keeps the picture from before it.' : `Kept: ${held.words}.`}</p>
     </>
   );
 }

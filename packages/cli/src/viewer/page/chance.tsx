@@ -29,7 +29,7 @@ export function Chance({ host }: { host: SketchHost }) {
         {[9, 16].map((count) => (
           <Button
             key={count}
-            name={`Shows this frame under ${count} seeds, to choose from`}
+            name={`Shows this frame with ${count} seeds to choose from`}
             onClick={() => setSheet(count)}
           >
             {count} variations

@@ -22,11 +22,11 @@ export function Checks({ host }: { host: SketchHost }) {
   return (
     <>
       <div class="buttons">
-        <Button name="Looks the sketch over for likely mistakes" disabled={busy || !state.alive.value} onClick={look}>
+        <Button name="Finds likely mistakes in the sketch" disabled={busy || !state.alive.value} onClick={look}>
           {busy ? 'Checking …' : 'Check'}
         </Button>
       </div>
-      {checked === undefined && <p class="quiet">What is hidden, leaks, or is not the same again is found here.</p>}
+      {checked === undefined && <p class="quiet">Finds what is hidden, what leaks, and what cannot be repeated.</p>}
       {checked !== undefined && (
         <>
           <p class="quiet">

@@ -60,7 +60,7 @@ function Part({ part, onChange }: { part: CallPart; onChange: (value: number | s
         )}
         {kind === 'text' && <TextField name={path} value={value as string} onChange={onChange} />}
         {kind === 'computed' && (
-          <code title={`Computed, in line ${line}: it is changed there`}>
+          <code title={`Computed in line ${line}; change it there`}>
             {written.length > 60 ? `${written.slice(0, 57)}…` : written}
           </code>
         )}

@@ -146,7 +146,7 @@ export class SketchHost {
     try {
       this.setup ??= await this.begin();
     } catch (error) {
-      return this.showFailure({ place: 'The viewer cannot begin', reason: (error as Error).message });
+      return this.showFailure({ place: 'The viewer cannot start', reason: (error as Error).message });
     }
     // A newer save may have come in the meantime.
     if (stage !== this.coming) return;

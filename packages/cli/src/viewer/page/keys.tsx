@@ -97,7 +97,9 @@ export function KeySheet() {
           </div>
         ))}
       </dl>
-      <p class="quiet">In a field for a number: ↑ and ↓ change it by a step, with Shift by ten, with Alt by a tenth.</p>
+      <p class="quiet">
+        In a number field ↑ and ↓ change the value by a step, with Shift by ten steps, with Alt by a tenth.
+      </p>
       <button type="button" onClick={() => dialog.current?.close()}>
         Close
       </button>

@@ -18,7 +18,7 @@ export function SourceLink({ file, line }: { file: string; line: number }) {
 export function Notes() {
   const list = state.said.value;
   if (list.length === 0)
-    return <p class="quiet">What the sketch prints with console.log stands here, with its line.</p>;
+    return <p class="quiet">What the sketch prints with console.log appears here, with its line.</p>;
   return (
     <>
       <ol class="remarks" tabIndex={0} aria-label="Printed by the sketch" aria-live="off">

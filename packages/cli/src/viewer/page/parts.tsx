@@ -96,7 +96,7 @@ function scrollTo(row: HTMLElement | null): void {
 export function Parts({ host }: { host: SketchHost }) {
   const [words, setWords] = useState('');
   const frame = state.description.value;
-  if (frame === undefined) return <p class="quiet">Looking …</p>;
+  if (frame === undefined) return <p class="quiet">Reading the frame …</p>;
   const { items } = frame;
   const rows = rowsOf(frame, (item) => words.trim() === '' || matches(item, frame, words.trim()));
   const chosen = new Set(state.chosen.value);
@@ -206,7 +206,7 @@ function Chosen({ frame }: { frame: FrameDescription }) {
             <SourceLink file={source.file} line={source.line} />
             {siblings.length > 1 && (
               <Button
-                name="Chooses all that this line drew"
+                name="Chooses everything this line drew"
                 onClick={() => (state.chosen.value = [item.number, ...siblings.filter((one) => one !== item.number)])}
               >
                 all {siblings.length} of it

@@ -39,7 +39,7 @@ export function PointerReadout({ host }: { host: SketchHost }) {
     };
   }, [host]);
   const at = state.pointer.value;
-  if (at === undefined) return <span class="readout quiet">Point at the picture for its coordinates</span>;
+  if (at === undefined) return <span class="readout quiet">Point at the picture to see coordinates</span>;
   return (
     <span class="readout">
       <span class="at">

@@ -64,10 +64,10 @@ export function TakeOut({ host }: { host: SketchHost }) {
   if (!server.keepsFiles)
     return (
       <div class="buttons">
-        <Button name="Saves the picture as it is shown, as a PNG" onClick={() => void savePicture().catch(tell)}>
+        <Button name="Saves the picture as shown, as a PNG" onClick={() => void savePicture().catch(tell)}>
           Save picture
         </Button>
-        <Button name="Copies the picture as it is shown" onClick={() => void copyPicture().catch(tell)}>
+        <Button name="Copies the picture as shown" onClick={() => void copyPicture().catch(tell)}>
           Copy picture
         </Button>
       </div>
@@ -104,7 +104,7 @@ export function TakeOut({ host }: { host: SketchHost }) {
             Stop
           </Button>
         )}
-        <Button name="Copies the picture as it is shown" onClick={() => void copyPicture().catch(tell)}>
+        <Button name="Copies the picture as shown" onClick={() => void copyPicture().catch(tell)}>
           Copy picture
         </Button>
         <Button name="Copies the command that makes the same file" onClick={() => void copyCommand().catch(tell)}>
