@@ -66,13 +66,13 @@ describe('juggle explain', () => {
 });
 
 describe('juggle check', () => {
-  test('tells a finding with its line and a way out, and says so by its exit code', async () => {
+  test('tells a finding with its line and a fix, and says so by its exit code', async () => {
     const { out, code } = await run('check', 'crates.ts');
     expect(code).toBe(1);
     expect(out).toMatch(
       /^Crates, frames 0 to 9: 1 finding\n\ncrates\.ts:8 {2}off-canvas\n {2}the circle “buoy” is entirely off the canvas/,
     );
-    expect(out).toMatch(/Way out: /);
+    expect(out).toMatch(/Fix: /);
     expect(misfits('checkup', (await run('check', 'crates.ts', '--json')).out)).toEqual([]);
   });
   test('what a sketch accepts is shown with its reason, and is no finding', async () => {

@@ -61,7 +61,7 @@ describe('the items', () => {
     expect(await detail()).toMatch(/Seencovered/);
     expect(await outlines('chosen-outline')).toBe(1);
     await viewer.page.locator('.parts .item', { hasText: '3 rect post' }).click();
-    await viewer.button('all 3 of it').click();
+    await viewer.button('all 3 of this line').click();
     expect(await outlines('chosen-outline')).toBe(3);
   }); // prettier-ignore
 

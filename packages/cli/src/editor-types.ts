@@ -1,5 +1,4 @@
-import { fileURLToPath } from 'node:url';
-import { entryPoints } from './load.ts';
+import { declarationFiles } from './library.ts';
 
 /** How an editor is to read sketches: as modern modules, checked strictly. */
 export const compilerOptions = {
@@ -16,7 +15,5 @@ export const compilerOptions = {
 
 /** Where an editor finds the running tool's own library. */
 export function libraryPaths(): Record<string, string[]> {
-  return Object.fromEntries(
-    Object.entries(entryPoints).map(([name, url]) => [name, [fileURLToPath(url).replace(/\.js$/, '.d.ts')]]),
-  );
+  return Object.fromEntries(Object.entries(declarationFiles).map(([name, file]) => [name, [file]]));
 }

@@ -3,16 +3,8 @@ import { register } from 'node:module';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { addHostCode, type Sketch } from 'frame-juggler';
 import { loadSketch } from 'frame-juggler/node';
-import type { EntryPoints, HookData } from './sketch-hooks.ts';
-
-/** Where the running tool's own library is: a sketch anywhere gets it, with or without a package.json. */
-export const entryPoints: EntryPoints = {
-  'frame-juggler': import.meta.resolve('frame-juggler'),
-  'frame-juggler/browser': import.meta.resolve('frame-juggler/browser'),
-  'frame-juggler/element': import.meta.resolve('frame-juggler/element'),
-  'frame-juggler/worker': import.meta.resolve('frame-juggler/worker'),
-  'frame-juggler/node': import.meta.resolve('frame-juggler/node'),
-};
+import { entryPoints } from './library.ts';
+import type { HookData } from './sketch-hooks.ts';
 
 /** The query parameter by which a sketch's own files are known; its value is new at each loading, so they are read anew. */
 const mark = 'sketch';

@@ -1,10 +1,9 @@
 import { isBuiltin } from 'node:module';
 import path from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { stripVTControlCharacters } from 'node:util';
 import { SketchError } from 'frame-juggler';
 import { build, type Plugin } from 'vite';
-import { entryPoints } from '../load.ts';
+import { bundledFiles } from '../library.ts';
 
 /** One file of a page. */
 export interface PageFile {
@@ -60,9 +59,9 @@ async function buildPage(setting: BundleSetting, used: { text: boolean }, withTe
     logLevel: 'silent',
     base: './',
     resolve: {
-      alias: Object.entries(entryPoints).map(([name, url]) => ({
+      alias: Object.entries(bundledFiles).map(([name, bundled]) => ({
         find: new RegExp(`^${name}$`),
-        replacement: fileURLToPath(url),
+        replacement: bundled,
       })),
     },
     plugins: [entryOf(sketch, options), without(options.surface === 'raster', withText), wordsUsed(used)],
@@ -129,7 +128,7 @@ void player.ready.then((isShown) => isShown && still.remove());
   };
 }
 
-const library = path.dirname(fileURLToPath(entryPoints['frame-juggler'])) + path.sep;
+const library = path.dirname(bundledFiles['frame-juggler']) + path.sep;
 /** What of the library is for text alone. */
 const partsOfText = new Set([
   'text/generated/regular.js',

@@ -103,7 +103,7 @@ export function checkupLines({ title, frames: [first, last], findings }: Checkup
     const place = line === undefined ? '' : `${fileName(line.file)}:${line.line}  `;
     const when = frame === undefined || first === last ? '' : ` (frame ${frame})`;
     lines.push('', `${place}${name}`, ...wrapLines(`${seen}${when}.`, width, '  '));
-    lines.push(...wrapLines(why, width, '  '), ...wrapLines(`Way out: ${cure}`, width, '  '));
+    lines.push(...wrapLines(why, width, '  '), ...wrapLines(`Fix: ${cure}`, width, '  '));
     if (more > 0) lines.push(`  The same at ${more} more ${more === 1 ? 'line' : 'lines'}.`);
   }
   for (const { name, line, accepted = '' } of meant)

@@ -209,7 +209,7 @@ function Chosen({ frame }: { frame: FrameDescription }) {
                 name="Chooses everything this line drew"
                 onClick={() => (state.chosen.value = [item.number, ...siblings.filter((one) => one !== item.number)])}
               >
-                all {siblings.length} of it
+                all {siblings.length} of this line
               </Button>
             )}
           </dd>

@@ -98,7 +98,7 @@ export function Transport({ host }: { host: SketchHost }) {
           >
             {speeds.map((speed) => (
               <option key={speed} value={String(speed)}>
-                {speed === 1 ? 'as it is' : `× ${speed}`}
+                {speed === 1 ? 'normal' : `× ${speed}`}
               </option>
             ))}
           </select>
