@@ -6,11 +6,12 @@ import { check as checkNode } from 'frame-juggler/node';
 
 /* The mistakes of docs/mistakes.md: each is found, at its line and nothing else; cured, the sketch is quiet. */
 
-const check = (sketch: Sketch, last = 39): Promise<Checkup> =>
+/** Time stands still but where it is what is checked: a busy machine makes any sketch slow. */
+const check = (sketch: Sketch, timed: boolean): Promise<Checkup> =>
   checkSketch(sketch, {
-    frames: [0, Math.min(sketch.frames - 1, last)],
+    frames: [0, Math.min(sketch.frames - 1, 39)],
     open: (like) => new Run(like),
-    now: () => performance.now(),
+    now: () => (timed ? performance.now() : 0),
     onProgress: () => undefined,
   });
 
@@ -22,7 +23,7 @@ test('every rule has its pair of sketches', () => {
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
   test('is found at its line', async () => {
-    const { findings } = await check(mistake);
+    const { findings } = await check(mistake, name === 'too-slow');
     expect(findings.map((finding) => finding.name)).toEqual([name]);
     const [{ line }] = findings;
     // Some are of no one line.
@@ -30,7 +31,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     else expect(['too-slow', 'flashing']).toContain(name);
   });
   test('is quiet once it is cured', async () => {
-    expect((await check(cured)).findings).toEqual([]);
+    expect((await check(cured, name === 'too-slow')).findings).toEqual([]);
   });
 });
 
