@@ -3,7 +3,10 @@ import fc from 'fast-check';
 import { GifReader } from 'omggif';
 import { changedRect } from '../../packages/frame-juggler/src/formats/changes.ts';
 import { gifEnd, GifEncoder, packGifIndices, type GifOptions } from '../../packages/frame-juggler/src/formats/gif.ts';
-import { rational, toEvenSides, y4mFrame, y4mHead } from '../../packages/frame-juggler/src/formats/y4m.ts';
+import { evenSide, rational, y4mFrame, y4mHead } from '../../packages/frame-juggler/src/formats/y4m.ts';
+import { rgb } from '../../packages/frame-juggler/src/index.ts';
+import { RasterSurface } from '../../packages/frame-juggler/src/surfaces/raster/surface.ts';
+import { record } from '../helpers.ts';
 
 const settings = { width: 6, height: 5, frameRate: 25, repeat: true, comment: 'Seed: 7' };
 
@@ -165,24 +168,49 @@ test('the changed rectangle holds every change, and no row or column without one
 }); // prettier-ignore
 
 describe('YUV4MPEG2', () => {
-  test('with odd sides made even, the last column and the last row stand there twice', () => {
-    const rgba = new Uint8Array(Uint32Array.from([1, 2, 3, 4, 5, 6, 7, 8, 9]).buffer);
-    expect([...new Uint32Array(toEvenSides(rgba, 3, 3).buffer)]).toEqual([
-      1, 2, 3, 3, 4, 5, 6, 6, 7, 8, 9, 9, 7, 8, 9, 9,
-    ]);
-    expect(toEvenSides(rgba, 9, 1).length).toBe(10 * 2 * 4);
-    const even = new Uint8Array(16);
-    expect(toEvenSides(even, 2, 2)).toBe(even);
-  });
+  /** A frame of single pixels, as three planes. */
+  const planesOf = (pixels: readonly number[][], width: number, height: number, wide: number, high: number, halved: boolean): Uint8Array => {
+    const frame = record((canvas) => pixels.forEach(([r, g, b, alpha], i) => canvas.rect({ from: [i % width, Math.floor(i / width)], to: [(i % width) + 1, Math.floor(i / width) + 1], fill: rgb(r, g, b, alpha) })), { width, height });
+    const surface = new RasterSurface();
+    surface.draw({ ...frame, background: 0 });
+    return surface.videoPlanes(wide, high, halved);
+  }; // prettier-ignore
 
   test('holds brightness from 16 to 235, color by BT.709, and what is transparent on white', () => {
-    const rgba = Uint8Array.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255, 9, 9, 9, 0, 0, 0, 255, 255, 0, 0, 0, 0]);
-    const full = [...y4mFrame(rgba, 3, 2, '444').subarray(6)];
+    const pixels = [[255, 255, 255, 1], [0, 0, 0, 1], [255, 0, 0, 1], [9, 9, 9, 0], [0, 0, 255, 1], [255, 0, 0, 0]];
+    const full = [...planesOf(pixels, 3, 2, 3, 2, false)];
     expect(full.slice(0, 6)).toEqual([235, 16, 63, 235, 32, 235]);
     expect([full[6], full[12], full[8], full[14], full[10]]).toEqual([128, 128, 102, 240, 240]);
-    // Odd sizes: the last column stands for itself.
-    expect(y4mFrame(rgba, 3, 2, '420').length).toBe(6 + 6 + 2 * 2);
+    expect([...y4mFrame(Uint8Array.of(1, 2, 3)).subarray(0, 7)]).toEqual([...new TextEncoder().encode('FRAME\n'), 1]);
     expect(new TextDecoder().decode(y4mHead(3, 2, 29.97, '420'))).toBe('YUV4MPEG2 W3 H2 F30000:1001 Ip A1:1 C420jpeg XCOLORRANGE=LIMITED\n');
+  }); // prettier-ignore
+
+  test('is what the formulas of BT.709 give, in every size, odd ones made even too', () => {
+    const byte = fc.integer({ min: 0, max: 255 });
+    const picture = fc
+      .record({ width: fc.integer({ min: 1, max: 21 }), height: fc.integer({ min: 1, max: 5 }), even: fc.boolean(), halved: fc.boolean() })
+      .chain((size) => fc.record({ size: fc.constant(size), pixels: fc.array(fc.tuple(byte, byte, byte), { minLength: size.width * size.height, maxLength: size.width * size.height }) }));
+    fc.assert(
+      fc.property(picture, ({ size: { width, height, even, halved }, pixels }) => {
+        const [wide, high] = [width, height].map((side) => (even ? evenSide(side) : side));
+        const step = halved ? 2 : 1;
+        const at = (x: number, y: number): number[] => pixels[Math.min(y, height - 1) * width + Math.min(x, width - 1)];
+        const bright = ([r, g, b]: readonly number[]): number => 0.2126 * r + 0.7152 * g + 0.0722 * b;
+        const each = (by: number, value: (x: number, y: number) => number): number[] =>
+          Array.from({ length: Math.ceil(high / by) }, (_, row) => Array.from({ length: Math.ceil(wide / by) }, (__, column) => value(column * by, row * by))).flat();
+        const color = (channel: number, range: number) => (x: number, y: number): number => {
+          const square = Array.from({ length: step * step }, (_, i) => at(x + (i % step), y + Math.floor(i / step)));
+          const sum = square.reduce((all, pixel) => all + pixel[channel] - bright(pixel), 0);
+          return 128 + (((sum / square.length) * 224) / 255) / range;
+        };
+        const expected = [...each(1, (x, y) => 16 + (bright(at(x, y)) * 219) / 255), ...each(step, color(2, 1.8556)), ...each(step, color(0, 1.5748))];
+        const planes = planesOf(pixels, width, height, wide, high, halved);
+        expect(planes).toHaveLength(expected.length);
+        // Rounded, whichever way a half goes.
+        expected.forEach((value, i) => expect(Math.abs(planes[i] - value)).toBeLessThan(0.5001));
+      }),
+      { numRuns: 150 },
+    );
   }); // prettier-ignore
 
   test.each([

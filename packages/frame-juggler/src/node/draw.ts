@@ -1,5 +1,5 @@
 import { packGifIndices } from '../formats/gif.ts';
-import { evenSide, toEvenSides, y4mFrame, type Chroma } from '../formats/y4m.ts';
+import { evenSide, y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
 import { frameInWords } from '../review/words.ts';
 import { RasterSurface, type KeptPixels, type Rows } from '../surfaces/raster/surface.ts';
@@ -103,10 +103,9 @@ const encoders: Encoders = {
     return encodePng(drawn, texts, drawn.opaque ? surface.rowsWithoutAlpha : undefined);
   },
   y4m: (surface, { chroma, even }) => {
-    const { data, width, height } = surface.drawn;
-    return even === true
-      ? y4mFrame(toEvenSides(data, width, height), evenSide(width), evenSide(height), chroma)
-      : y4mFrame(data, width, height, chroma);
+    const { width, height } = surface.size;
+    const [wide, high] = even === true ? [evenSide(width), evenSide(height)] : [width, height];
+    return y4mFrame(surface.videoPlanes(wide, high, chroma === '420'));
   },
   // The surface draws on in the same memory.
   pixels: (surface) => surface.drawn.data.slice(),

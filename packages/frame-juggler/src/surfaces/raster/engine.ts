@@ -32,6 +32,7 @@ export interface EngineCalls {
   pixelsOf(layer: Layer): Address;
   straighten(out: Address): void;
   packRows(out: Address): void;
+  packVideo(out: Address, wide: number, high: number, halved: boolean): void;
   takeColor(layer: Layer, color: number, opacity: number, blend: number): void;
   takePaint(layer: Layer, record: Address, opacity: number, blend: number): void;
   fillTable(stops: Address, count: number, out: Address): void;

@@ -78,6 +78,12 @@ export class RasterSurface {
     return this.backend.premultiplied;
   }
 
+  /** The size of what has been drawn, in pixels. */
+  get size(): { readonly width: number; readonly height: number } {
+    const { width, height } = this.backend;
+    return { width, height };
+  }
+
   /** What has been drawn, for whoever is done with it before the next frame is: nothing is copied. */
   get drawn(): Rendering {
     const { width, height, opaque } = this.backend;
@@ -87,6 +93,16 @@ export class RasterSurface {
   /** The rows of what has been drawn without alpha, three bytes a pixel, each row behind a byte of 0. */
   get rowsWithoutAlpha(): Uint8Array {
     return this.backend.rowsWithoutAlpha();
+  }
+
+  /**
+   * What has been drawn as three planes of video: brightness, blue and red by BT.709, in the range of television. What is
+   * transparent is laid on white.
+   * @param wide the width and height of the planes: the picture's own, or one more, for its last column or row once more
+   * @param halved whether color is kept for squares of two by two pixels
+   */
+  videoPlanes(wide: number, high: number, halved: boolean): Uint8Array {
+    return this.backend.videoPlanes(wide, high, halved);
   }
 }
 
@@ -197,9 +213,16 @@ class RasterBackend implements Backend<number> {
     return this.engine.bytes(this.outAt, (this.width * 3 + 1) * (this.rows[1] - this.rows[0]));
   }
 
-  /** Room for the pixels in whatever form is asked for. */
+  videoPlanes(wide: number, high: number, halved: boolean): Uint8Array {
+    this.engine.calls.packVideo(this.outAddress, wide, high, halved);
+    const size = halved ? 2 : 1;
+    return this.engine.bytes(this.outAt, wide * high + 2 * Math.ceil(wide / size) * Math.ceil(high / size));
+  }
+
+  /** Room for the pixels in whatever form is asked for; video may have one more either way. */
   private get outAddress(): number {
-    if (this.outAt === 0) this.outAt = this.engine.calls.reserve(this.length + 16);
+    const [first, end] = this.rows;
+    if (this.outAt === 0) this.outAt = this.engine.calls.reserve((this.width + 1) * (end - first + 1) * 4 + 16);
     return this.outAt;
   }
 

@@ -21,12 +21,15 @@ import { fillTable } from './shade.ts';
 import { Brush } from './spans.ts';
 import { allocate, free } from './memory.ts';
 import { strokeOutline } from './stroke.ts';
+import { writeVideo } from './video.ts';
 
 /*
  * The raster engine: outlines to pixels, in WebAssembly. Everything is handed over as numbers and as addresses in its
  * memory; `engine.ts` beside this folder is the one that calls it. A drawing goes through these files:
  *
  *   flatten → (dash → stroke) → shape → list → cells (→ untangle) → coverage → spans → shade, pixels, blend → layer
+ *
+ * What is drawn is written out by pixels and video.
  */
 
 export { fillTable, look, openLayer, paintList, releaseLayer, resize };
@@ -264,4 +267,9 @@ export function packRows(out: usize): void {
     store<u8>(out, 0);
     dropAlpha(layerOf(0).at(0, y), width, out + 1);
   }
+}
+
+/** Writes the first layer as the three planes of video, in a size that may be one more than its own either way. */
+export function packVideo(out: usize, wide: i32, high: i32, halved: bool): void {
+  writeVideo(layerOf(0).pixels, width, endRow - firstRow, out, wide, high, halved);
 }
