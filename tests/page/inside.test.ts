@@ -53,7 +53,7 @@ describe('the items', () => {
   test('are chosen by pointing, one below the other, and told in detail', async () => {
     await viewer.button('Point').click();
     await viewer.page.mouse.click(...(await onPage(200, 100)));
-    await until(detail, /^Item4 rect post in pierLinepier\.ts:10all 3 of itWhere/);
+    await until(detail, /^Item4 rect post in pierLinepier\.ts:10all 3 of this lineWhere/);
     expect(await detail()).toMatch(/Its unitsmoved to 200, 100, turned by 30°Stylefill #008080Seenall of it seen/);
     expect(await viewer.page.locator('.pile').textContent()).toBe('There, from the top: 4 rect post2 circle lamp1 rect sky');
     await viewer.page.mouse.click(...(await onPage(200, 100)));
