@@ -67,12 +67,15 @@ export function seenShares(frame: Frame): SeenShare[] {
     count(i, surface.premultiplied, size.width, left, top);
   };
 
-  const whole = new RasterSurface();
+  // Most frames have no use for it, and it has an engine of its own.
+  let whole: RasterSurface | undefined;
   const drawTogether = (together: readonly number[]): void => {
     Object.assign(part, { width, height, view });
     part.order = Uint32Array.from(together, (i) => order[i]).reverse();
+    whole ??= new RasterSurface();
     whole.draw(part);
-    for (const i of together) count(i, whole.premultiplied, width, 0, 0);
+    const { premultiplied } = whole;
+    for (const i of together) count(i, premultiplied, width, 0, 0);
   };
 
   for (const apart of apartFromEachOther(boxes, width, height)) {
