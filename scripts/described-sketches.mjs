@@ -13,7 +13,7 @@ export function describedSketches(folder) {
     .map((file) => {
       const [, head, code] = /^\/\*\n([\s\S]*?)\n \*\/\n([\s\S]*)$/.exec(readFileSync(`${folder}/${file}`, 'utf8'));
       const [title, ...words] = head.replace(/^ \* ?/gm, '').split('\n\n');
-      return { file: `${folder}/${file}`, name: file.replace('.ts', ''), title: title.replaceAll('\n', ' '), words: words.join('\n\n').replaceAll('\n', ' '), code: code.trim() }; // prettier-ignore
+      return { file: `${folder}/${file}`, name: file.replace('.ts', ''), title: title.replaceAll('\n', ' '), words: words.map((paragraph) => paragraph.replaceAll('\n', ' ')).join('\n\n'), code: code.trim() }; // prettier-ignore
     });
 }
 

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { defineConfig, type DefaultTheme, type MarkdownOptions } from 'vitepress';
@@ -36,6 +36,12 @@ function chapters(folder: string, names: readonly string[]): DefaultTheme.Sideba
     return { text: title, link: `/${folder}/${name}` };
   });
 }
+
+/** The first steps, in the order of their numbers. */
+const steps = readdirSync(`${docs}/first-steps`)
+  .filter((file) => file.endsWith('.md'))
+  .sort()
+  .map((file) => path.basename(file, '.md'));
 
 /** Code that can be run gets a button that opens it beside its picture. */
 function changeable(markdown: Markdown): void {
@@ -119,7 +125,7 @@ export default defineConfig({
       {
         text: 'Learn',
         items: [
-          { text: 'First steps', link: '/first-steps' },
+          { text: 'First steps', link: '/first-steps', collapsed: false, items: chapters('first-steps', steps) },
           { text: 'From loops and counters', link: '/from-loops' },
           { text: 'The guide', link: '/guide' },
           { text: 'Mistakes, and how to fix them', link: '/mistakes' },

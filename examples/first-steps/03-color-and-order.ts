@@ -5,6 +5,8 @@
  * what was drawn before, so the sea hides the lower half of the sun, and the boat floats in front of the sea. Move the
  * line with the sun to the end, and it shines in front of everything. `background` is the color each picture starts
  * with.
+ *
+ * Try it: move the line with the sun to the end of `paint`, and back. Then give the sea an `opacity` of 0.5.
  */
 import { defineSketch } from 'frame-juggler';
 

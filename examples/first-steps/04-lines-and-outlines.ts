@@ -4,6 +4,9 @@
  * `stroke` is the line around a shape, or the line itself: a color, or an object with a `color`, a `width`, a `dash` and
  * more. A shape without an inside, such as a `line`, is never filled. `canvas.style` sets fill and stroke for everything
  * that follows in this picture; the next picture starts fresh, so nothing leaks.
+ *
+ * Try it: give the mast a `width` of 12, and the sail a `dash` of `[10, 6]`. Then move the line with `canvas.style` up
+ * to the beginning of `paint`: now the sun and the sea get an outline too.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -3,6 +3,8 @@
  *
  * All the strokes of light on the water come from one line of code in two loops. The number of the row, `i`, makes each
  * row a little different: further down, further apart, longer.
+ *
+ * Try it: draw twenty rows instead of ten. Then add a loop of your own: eight buoys side by side, each a small circle.
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -3,6 +3,9 @@
  *
  * A group moves, turns, scales and styles everything drawn inside it, and afterwards puts everything back. So the boat
  * can be a function that draws around its own (0, 0), and be placed three times. It turns about that point, in degrees.
+ *
+ * Try it: turn the large boat upside down with `rotate: 180`. Then put the three groups into a loop, and make it a
+ * fleet of seven.
  */
 import { defineSketch, type Canvas } from 'frame-juggler';
 

@@ -4,6 +4,8 @@
  * `paint` is told the time: `seconds` since the start. `swing` goes back and forth between two values, here once every
  * three seconds. With a `duration` the sketch ends and starts again; because six is a multiple of three, the loop has no
  * visible seam. Speeds are _per second_, so they are the same on every machine.
+ *
+ * Try it: let the boat pitch twice as fast, or from right to left. Which numbers keep the loop without a seam?
  */
 import { defineSketch, swing, type Canvas } from 'frame-juggler';
 

@@ -4,6 +4,9 @@
  * `random` gives random numbers, points and picks that depend on a seed: the same seed gives the same picture. `start`
  * runs once and makes the state, which is everything the sketch remembers; `step` moves it on by one frame. `paint` only
  * draws the state and changes nothing, so any frame can be drawn again and looks the same.
+ *
+ * Try it: run `juggle play harbor.ts` and choose another seed. Then let the gulls fly to the left: what has to happen
+ * at the edge?
  */
 import { defineSketch } from 'frame-juggler';
 

@@ -3,6 +3,9 @@
  *
  * `pointer` tells where the mouse or finger is, and whether it is `down`. A _dial_ is a value you can tune in the viewer
  * while the sketch runs, and keep once it is right. The lamp follows the pointer.
+ *
+ * Try it: add a third dial for the color of the sea, `sea: dial.color('#24506a')`, and use it. Press the mouse button
+ * and watch the light.
  */
 import { defineSketch, dial } from 'frame-juggler';
 

@@ -4,6 +4,9 @@
  * Everything together, and out into the world: `juggle render harbor.ts -o harbor.png` makes a picture, `-o harbor.gif`
  * a loop, `-o harbor.mp4` a film, and `juggle pack harbor.ts -o harbor` a web page. `--seed 7` and `--dial swell=20`
  * make variations, and `juggle strip harbor.ts -o seeds.png --seeds 1..12` shows twelve of them at once.
+ *
+ * Try it: add a gull that is larger than all others, a second boat, or a dial for the number of waves. Then save a
+ * picture that you like, and show it to somebody.
  */
 import { defineSketch, dial, linearGradient, swing, type Canvas } from 'frame-juggler';
 

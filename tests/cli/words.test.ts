@@ -44,7 +44,8 @@ const lines = pages.flatMap((page) =>
   ),
 );
 // In the text of the first steps too.
-lines.push(...[...readFileSync('docs/first-steps.md', 'utf8').matchAll(/`(juggle [^`]+)`/g)].map(([, line]) => line));
+for (const page of ['first-steps', 'first-steps/01-a-shape', 'first-steps/10-saving'])
+  lines.push(...[...readFileSync(`docs/${page}.md`, 'utf8').matchAll(/`(juggle [^`]+)`/g)].map(([, line]) => line));
 // A page that is served stays open until it is ended; that and projects have tests of their own.
 const commands = [...new Set(lines.filter((line) => /^juggle (?!play|new)/.test(line)))];
 

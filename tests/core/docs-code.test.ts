@@ -26,7 +26,7 @@ const pages = [
   'packages/frame-juggler/README.md',
   ...readdirSync('docs').filter((file) => file.endsWith('.md')).map((file) => `docs/${file}`), // prettier-ignore
   ...readdirSync('docs/reference').filter((file) => file.endsWith('.md')).map((file) => `docs/reference/${file}`), // prettier-ignore
-].filter((page) => !/first-steps\.md/.test(page));
+];
 const made = madeForMistakes(readFileSync('examples/palette.ts', 'utf8'), readFileSync('examples/mistakes/mistakes.ts', 'utf8')); // prettier-ignore
 const names = Object.keys(library);
 const blocks: Block[] = pages.flatMap((page) =>
@@ -39,27 +39,50 @@ const blocks: Block[] = pages.flatMap((page) =>
   }),
 );
 
+/** Lines for people who write JavaScript; of Svelte's its script. */
+const scripts = pages.flatMap((page) =>
+  [...readFileSync(page, 'utf8').matchAll(/^```(jsx?|svelte)\n([^]*?)^```$/gm)].map(([, language, content]) => ({
+    page,
+    extension: language === 'jsx' ? 'jsx' : 'js',
+    code: language === 'svelte' ? /<script>([^]*?)<\/script>/.exec(content)![1] : content,
+  })),
+);
+
 mkdirSync('out', { recursive: true });
 const folder = mkdtempSync('out/docs-code-');
 const nameOf = (place: number): string => `${folder}/block-${place}.ts`;
 beforeAll(() => {
-  writeFileSync(`${folder}/harbor.ts`, "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ dials: {}, paint() {} });\n"); // prettier-ignore
-  blocks.forEach(({ code }, place) => writeFileSync(nameOf(place), code.replaceAll("'./harbor'", "'./harbor.ts'")));
-  // Against the declarations that a user has.
-  writeFileSync(`${folder}/tsconfig.json`, JSON.stringify({ extends: '../../tsconfig.json', compilerOptions: { noUnusedLocals: false, noUnusedParameters: false, paths: {} }, include: ['*.ts'], exclude: [] })); // prettier-ignore
+  writeFileSync(`${folder}/harbor.ts`, "import { defineSketch, dial } from 'frame-juggler';\nexport default defineSketch({ dials: { swell: dial.number(8) }, paint() {} });\n"); // prettier-ignore
+  // What Jest has without an import.
+  writeFileSync(`${folder}/jest.d.ts`, 'declare function test(name: string, body: () => Promise<void>): void;\n');
+  blocks.forEach(({ code }, place) => writeFileSync(nameOf(place), withHarbor(code)));
+  scripts.forEach(({ code, extension }, place) => writeFileSync(`${folder}/script-${place}.${extension}`, withHarbor(code))); // prettier-ignore
 });
 afterAll(() => rmSync(folder, { recursive: true }));
+const withHarbor = (code: string): string => code.replaceAll(/'\.\/harbor(\.m?js)?'/g, "'./harbor.ts'");
+
+/** What the type checker has against files, with their pages' names in place of their own. */
+function faults(name: string, include: readonly string[], compilerOptions: object): string {
+  // Against the declarations that a user has.
+  writeFileSync(`${folder}/${name}.json`, JSON.stringify({ extends: '../../tsconfig.json', compilerOptions: { noUnusedLocals: false, noUnusedParameters: false, paths: {}, ...compilerOptions }, include, exclude: [] })); // prettier-ignore
+  try {
+    execFileSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', `${folder}/${name}.json`, '--noEmit']);
+    return '';
+  } catch (error) {
+    return String((error as { stdout: Buffer }).stdout)
+      .replaceAll(/\S*block-(\d+)\.ts/g, (_, place: string) => blocks[Number(place)].page)
+      .replaceAll(/\S*script-(\d+)\.jsx?/g, (_, place: string) => scripts[Number(place)].page);
+  }
+}
 
 test('the type checker has nothing against any of it', () => {
-  let said = '';
-  try {
-    execFileSync(process.execPath, ['node_modules/typescript/bin/tsc', '-p', folder, '--noEmit'], { encoding: 'utf8' });
-  } catch (error) {
-    said = (error as { stdout: string }).stdout;
-  }
-  // With the page's name in place of the file's.
-  const faults = said.replaceAll(/\S*block-(\d+)\.ts/g, (_, place: string) => blocks[Number(place)].page);
-  expect(faults).toBe('');
+  expect(faults('typed', ['block-*.ts'], {})).toBe('');
+}, 60_000);
+
+test('nor against the lines of JavaScript, for pages, React, Vue and Svelte', () => {
+  expect(scripts.length).toBeGreaterThan(6);
+  const loose = { allowJs: true, checkJs: true, strict: false, isolatedModules: false, jsxImportSource: 'react', types: ['node', 'svelte'] }; // prettier-ignore
+  expect(faults('loose', ['script-*', 'jest.d.ts'], loose)).toBe('');
 }, 60_000);
 
 describe('what runs by itself draws its first frame', () => {

@@ -4,19 +4,21 @@ import { Run, type Sketch } from 'frame-juggler';
 
 const folder = 'examples/first-steps';
 const files = readdirSync(folder).sort();
-const guide = readFileSync('docs/first-steps.md', 'utf8');
-const blocks = [...guide.matchAll(/^## \d+\. (.+)\n\n([^]*?)\n\n```ts\n([^]*?)```\n\n!\[.*\]\((.+)\)$/gm)];
+const pages = readdirSync('docs/first-steps').filter((file) => file.endsWith('.md')).sort(); // prettier-ignore
 
-test('every step stands in the guide as its file has it, with its picture', () => {
-  expect(blocks).toHaveLength(files.length);
-  blocks.forEach(([, title, words, code, picture], i) => {
+test('every step has a page that says what its file says, with its picture', () => {
+  expect(pages.map((page) => page.replace('.md', '.ts'))).toEqual(files);
+  pages.forEach((page, i) => {
+    const shown =
+      /^# \d+\. (.+)\n\n([^]*?)\n\n```ts\n([^]*?)```\n\n!\[.*\]\((.+)\)\n\n([^]*?)\n\n(?:Next:|What next)/.exec(
+        readFileSync(`docs/first-steps/${page}`, 'utf8'),
+      );
+    const [, title, words, code, picture, tried] = shown!;
     const [, head, rest] = /^\/\*\n([^]*?) \*\/\n([^]*)$/.exec(readFileSync(`${folder}/${files[i]}`, 'utf8'))!;
-    const [first, ...told] = head
-      .replace(/^ \* ?/gm, '')
-      .trim()
-      .split('\n\n');
-    expect([title, words.replaceAll(/\s+/g, ' '), code]).toEqual([first, told.join(' ').replaceAll(/\s+/g, ' '), rest]);
-    expect(readFileSync(`docs/${picture}`).subarray(1, 4).toString()).toBe('PNG');
+    const told = head.replaceAll(/^ \* ?/gm, '').replaceAll(/\s+/g, ' ').trim(); // prettier-ignore
+    expect(`${title} ${words} ${tried.replace('**Try it:**', 'Try it:')}`).toBe(told);
+    expect(code).toBe(rest);
+    expect(readFileSync(`docs/first-steps/${picture}`).subarray(1, 4).toString()).toBe('PNG');
   });
 });
 
