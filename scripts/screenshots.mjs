@@ -49,7 +49,10 @@ await docsPage('docs', 'cookbook/turning.html', async () => {
     .evaluate((heading) => scrollTo(0, heading.offsetTop + 40));
   await page.waitForTimeout(1000);
 });
-await docsPage('playground', 'playground.html');
+await docsPage('playground', 'playground.html', async () => {
+  await page.getByRole('button', { name: 'An example' }).click();
+  await page.waitForTimeout(2500);
+});
 
 /** Shows a sketch in the viewer, for as long as `work` takes. */
 const play = async (file, work, { at = 62, colorScheme = 'light', size = [1280, 800] } = {}) => {

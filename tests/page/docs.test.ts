@@ -73,20 +73,24 @@ describe('the documentation', () => {
     await page.context().close();
   });
 
-  test.each(['', 'cookbook/turning.html', 'reference/motion.html', 'playground.html'])(
-    'can be used by everybody: /%s, light and dark',
-    async (name) => {
-      for (const colorScheme of ['light', 'dark'] as const) {
-        const page = await open(name, { colorScheme });
-        await page.locator('.VPContent').waitFor();
-        expect(await faultsOf(page)).toEqual([]);
-        await page.context().close();
-      }
-    },
-  );
+  test.each([
+    '',
+    'first-steps.html',
+    'first-steps/05-loops.html',
+    'cookbook/turning.html',
+    'reference/motion.html',
+    'playground.html',
+  ])('can be used by everybody: /%s, light and dark', async (name) => {
+    for (const colorScheme of ['light', 'dark'] as const) {
+      const page = await open(name, { colorScheme });
+      await page.locator('.VPContent').waitFor();
+      expect(await faultsOf(page)).toEqual([]);
+      await page.context().close();
+    }
+  });
 
   test('fits a phone', async () => {
-    for (const name of ['', 'cookbook/time.html', 'reference/canvas.html', 'playground.html']) {
+    for (const name of ['', 'first-steps.html', 'cookbook/time.html', 'reference/canvas.html', 'playground.html']) {
       const page = await open(name, { viewport: { width: 390, height: 844 }, deviceScaleFactor: 3 });
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
       await page.context().close();
@@ -118,6 +122,19 @@ const sketchOf = (paint: string): string =>
 
 describe('the playground', () => {
   const permissions = ['clipboard-read', 'clipboard-write'];
+
+  test('opens empty, and puts in an example when asked', async () => {
+    const page = await open('playground.html', { permissions });
+    const frame = page.frameLocator('iframe');
+    const paper = [246, 239, 223, 255];
+    await comes(() => colorAt(frame, 0.7, 0.3), paper);
+    expect(await page.locator('.playground-wrong').innerText()).toBe('');
+    await page.getByRole('button', { name: 'An example' }).click();
+    await comes(() => colorAt(frame, 0.7, 0.3), [241, 182, 78, 255]);
+    await page.getByRole('button', { name: 'Start again' }).click();
+    await comes(() => colorAt(frame, 0.7, 0.3), paper);
+    await page.context().close();
+  });
 
   test('shows what is written, in TypeScript; says what is wrong and where; ends a loop without an end', async () => {
     const page = await open('playground.html', { permissions });

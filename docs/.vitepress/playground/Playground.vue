@@ -9,8 +9,14 @@ import { textEdits, type EditedSketch } from './text-edits.ts';
 
 /* An editor beside the viewer: every change is compiled and shown. */
 
-const { source, shared = false } = defineProps<{
+const {
+  source,
+  example,
+  shared = false,
+} = defineProps<{
   source: string;
+  /** A sketch to put in its place when asked. */
+  example?: string;
   /** Whether the page's address holds the sketch. */
   shared?: boolean;
 }>();
@@ -92,8 +98,8 @@ function changed(): void {
   timer = setTimeout(() => run(), settleTime);
 }
 
-function startAgain(): void {
-  editor?.put(source);
+function put(other: string): void {
+  editor?.put(other);
   run();
 }
 
@@ -131,7 +137,8 @@ onBeforeUnmount(() => {
       <div ref="place" class="playground-editor"></div>
       <p class="playground-wrong" role="status">{{ wrong }}</p>
       <div class="playground-bar">
-        <button type="button" @click="startAgain">Start again</button>
+        <button type="button" @click="put(source)">Start again</button>
+        <button v-if="example" type="button" @click="put(example)">An example</button>
         <button type="button" @click="share">Share</button>
         <slot />
         <output>{{ said }}</output>
