@@ -11,7 +11,7 @@ import {
 } from './arguments.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
-import { terminalWidth } from './report.ts';
+import { terminalWidth } from './terminal.ts';
 
 interface CheckArguments extends RunArguments, ReportArguments {
   frames?: [number, number];

@@ -1,18 +1,6 @@
 import { createRequire } from 'node:module';
 import { Command, CommanderError } from 'commander';
-import { asSketchError, SketchError } from 'frame-juggler';
-import { Stopped } from 'frame-juggler/node';
-import { checkCommand } from './check.ts';
-import { compareCommand } from './compare.ts';
-import { demoCommand } from './demo.ts';
-import { explainCommand } from './explain.ts';
-import { newCommand } from './new.ts';
-import { packCommand } from './pack.ts';
-import { playCommand } from './play.ts';
-import { renderCommand } from './render.ts';
-import { stripCommand } from './strip.ts';
-import { typesCommand } from './types.ts';
-import { workCommand } from './work.ts';
+import { loadLibrary } from './load-library.ts';
 
 const { version } = createRequire(import.meta.url)('@frame-juggler/cli/package.json') as { version: string };
 
@@ -21,7 +9,23 @@ const couldNot = 2;
 /** As shells have it: 128 and the number of the signal that Ctrl-C sends. */
 const interrupted = 130;
 
-function program(): Command {
+/** The commands, in the order in which help lists them. Only the one that is run is loaded. */
+const commands = {
+  new: async () => (await import('./new.ts')).newCommand(),
+  play: async () => (await import('./play.ts')).playCommand(),
+  render: async () => (await import('./render.ts')).renderCommand(),
+  strip: async () => (await import('./strip.ts')).stripCommand(),
+  explain: async () => (await import('./explain.ts')).explainCommand(),
+  check: async () => (await import('./check.ts')).checkCommand(),
+  compare: async () => (await import('./compare.ts')).compareCommand(),
+  pack: async () => (await import('./pack.ts')).packCommand(),
+  types: async () => (await import('./types.ts')).typesCommand(),
+  work: async () => (await import('./work.ts')).workCommand(),
+  demo: async () => (await import('./demo.ts')).demoCommand(),
+};
+const isCommand = (word: string | undefined): word is keyof typeof commands => Object.hasOwn(commands, word ?? '');
+
+async function program(word: string | undefined): Promise<Command> {
   const juggle = new Command('juggle')
     .description('Plays, renders, explains, checks, compares and packs frame-based sketches.')
     .version(version, '-V, --version', 'print the version')
@@ -37,20 +41,8 @@ Exit codes: 0 fine, 1 findings or differences, 2 an error.`,
     );
   // Subcommands take these over as they are added.
   juggle.exitOverride().configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'juggle: ')) });
-  const commands = [
-    newCommand(),
-    playCommand(),
-    renderCommand(),
-    stripCommand(),
-    explainCommand(),
-    checkCommand(),
-    compareCommand(),
-    packCommand(),
-    typesCommand(),
-    workCommand(),
-    demoCommand(),
-  ];
-  for (const command of commands) juggle.addCommand(command.copyInheritedSettings(juggle));
+  const wanted = isCommand(word) ? [commands[word]] : Object.values(commands);
+  for (const load of wanted) juggle.addCommand((await load()).copyInheritedSettings(juggle));
   return juggle;
 }
 
@@ -58,10 +50,11 @@ Exit codes: 0 fine, 1 findings or differences, 2 an error.`,
 process.stdout.on('error', () => process.exit(couldNot));
 
 try {
-  await program().parseAsync();
+  await (await program(process.argv[2])).parseAsync();
 } catch (thrown) {
   if (thrown instanceof CommanderError) process.exitCode = thrown.exitCode === 0 ? 0 : couldNot;
   else {
+    const { asSketchError, SketchError, Stopped } = await loadLibrary();
     const error = asSketchError(thrown);
     process.stderr.write(`juggle: ${error.message}\n`);
     // A fault that is none of the sketch's is ours: its trace helps to mend it.

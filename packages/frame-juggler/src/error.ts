@@ -170,11 +170,14 @@ export function suggest(word: unknown, choices: Iterable<string>): string {
 
 // This module lies in the library's root folder, so whatever lies below that is the library and not a sketch.
 const hostRoots = [import.meta.url.replace(/[^/]*$/, '')];
+/** What was found out of files: whether they are a sketch's. */
+const sketchFiles = new Map<string, boolean>();
 const framePattern = /((?:file|https?):\/\/[^\s()]+|\/[^\s():]+|[A-Za-z]:\\[^\s():]+):(\d+):(\d+)/;
 
 /** Tells that the code below a folder (as a URL that ends in `/`) is a host's, so that no error is placed there. */
 export function addHostCode(root: string): void {
   hostRoots.push(root);
+  sketchFiles.clear();
 }
 
 /** An error's stack with more of its calls than engines keep by themselves: ours may lie many deep in a sketch's. */
@@ -189,51 +192,62 @@ function fullStack(error: Error): string | undefined {
   return stack;
 }
 
-/** The line at hand of the sketch that called the library, where the engine tells. */
-export function sketchLine(): SourceLine | undefined {
-  const place = placeOfCall();
+/**
+ * The line at hand of the sketch that called the library, where the engine tells.
+ * @param entry the function that the sketch most likely called: nothing above it needs to be looked at
+ */
+export function sketchLine(entry?: unknown): SourceLine | undefined {
+  const place = (typeof entry === 'function' ? placeBelow(entry, 1) : undefined) ?? placeBelow(sketchLine, nearCalls);
+  if (place === undefined) return sketchLines(fullStack(new Error()), 1)[0];
   // Writing a stack out, by its source map too, takes far longer than finding out that it is of a known place.
-  const known = place === undefined ? undefined : linesByPlace.get(place);
+  let lines = linesByPlace.get(place.file);
+  if (lines === undefined) linesByPlace.set(place.file, (lines = new Map()));
+  const known = lines.get(place.position);
   if (known !== undefined) return known;
   const line = sketchLines(fullStack(new Error()), 1)[0];
-  if (place !== undefined && line !== undefined) {
-    if (linesByPlace.size > maxPlaces) linesByPlace.clear();
-    linesByPlace.set(place, line);
+  if (line !== undefined) {
+    if (lines.size > maxPlaces) lines.clear();
+    lines.set(place.position, line);
   }
   return line;
 }
 
-const linesByPlace = new Map<string, SourceLine>();
+/** Of each file, its places. */
+const linesByPlace = new Map<string, Map<number, SourceLine>>();
 const maxPlaces = 10_000;
 /** The library's own calls are few where a line is asked for, and each costs a microsecond to be told of. */
 const nearCalls = 6;
 
-/** What V8 tells of a call: where it is in the code that is run. */
+/** What V8 tells of a call: where it is in the code that is run, as a count of letters. */
 interface CallSite {
   getFileName(): string | null;
-  getLineNumber(): number | null;
-  getColumnNumber(): number | null;
+  getPosition(): number;
 }
 
-/** Where the sketch called the library, in the code that is run; undefined where the engine does not tell. */
-function placeOfCall(): string | undefined {
+const asCallSites = (_: unknown, calls: CallSite[]): CallSite[] => calls;
+
+/**
+ * Where the sketch called the library, in the code that is run; undefined where the engine does not tell.
+ * @param above the call below which to look
+ * @param most so many calls are looked at
+ */
+function placeBelow(above: object, most: number): { file: string; position: number } | undefined {
   const engine = Error as {
-    captureStackTrace?: (target: object, below: () => unknown) => void;
+    captureStackTrace?: (target: object, below: object) => void;
     prepareStackTrace?: unknown;
     stackTraceLimit?: number;
   };
   if (engine.captureStackTrace === undefined) return undefined;
   const { prepareStackTrace, stackTraceLimit } = engine;
-  engine.stackTraceLimit = nearCalls;
-  engine.prepareStackTrace = (_: unknown, calls: CallSite[]) => calls;
+  engine.stackTraceLimit = most;
+  engine.prepareStackTrace = asCallSites;
   try {
     const holder: { stack?: unknown } = {};
-    engine.captureStackTrace(holder, sketchLine);
+    engine.captureStackTrace(holder, above);
     if (!Array.isArray(holder.stack)) return undefined;
     for (const call of holder.stack as CallSite[]) {
       const file = call.getFileName();
-      if (file !== null && !isHostCode(file) && !file.includes('/node_modules/') && !file.startsWith('node:'))
-        return `${file}:${call.getLineNumber()}:${call.getColumnNumber()}`;
+      if (file !== null && isSketchFile(file)) return { file, position: call.getPosition() };
     }
     return undefined;
   } finally {
@@ -249,15 +263,24 @@ function sketchLines(stack: string | undefined, most = Infinity): SourceLine[] {
     const found = framePattern.exec(row);
     if (!found) continue;
     const [, file, line, column] = found;
-    if (isHostCode(file) || file.includes('/node_modules/') || row.includes('node:')) continue;
+    if (!isSketchFile(file) || row.includes('node:')) continue;
     lines.push({ file: plainPath(file), line: Number(line), column: Number(column) });
     if (lines.length >= most) break;
   }
   return lines;
 }
 
-function isHostCode(file: string): boolean {
-  return hostRoots.some((root) => file.startsWith(root) || `file://${file}`.startsWith(root));
+function isSketchFile(file: string): boolean {
+  let known = sketchFiles.get(file);
+  if (known === undefined) {
+    known =
+      !hostRoots.some((root) => file.startsWith(root) || `file://${file}`.startsWith(root)) &&
+      !file.includes('/node_modules/') &&
+      !file.startsWith('node:');
+    if (sketchFiles.size > maxPlaces) sketchFiles.clear();
+    sketchFiles.set(file, known);
+  }
+  return known;
 }
 
 function plainPath(file: string): string {

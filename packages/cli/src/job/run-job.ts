@@ -1,11 +1,13 @@
-import { addHostCode, asSketchError, SketchError } from 'frame-juggler';
-import { discardUnfinished, Stopped, TookTooLong, whatIsThere, type RenderOptions } from 'frame-juggler/node';
+import { setTimeout as delay } from 'node:timers/promises';
+import type { RenderOptions } from 'frame-juggler/node';
+import { loadLibrary, type Library } from '../load-library.ts';
 import type { Progress } from '../progress.ts';
 import { Calls, type SketchCall } from '../calls.ts';
 import { jobThread } from './thread.ts';
 import type { JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
-addHostCode(new URL('..', import.meta.url).href);
+/** What ends a job before its time, as an error once the library is there. */
+type Fault = (library: Library) => Error;
 
 /** Milliseconds: how often the thread is looked at; what it gets to stop by itself, and to end once it is done. */
 const times = { look: 50, toStop: 700, toEnd: 200 };
@@ -36,100 +38,110 @@ export async function runJob<Name extends JobName>(
   const { frames, frame = Infinity } = request.options as RenderOptions;
   const first = frames?.[0] ?? (request.name === 'render' ? frame : 0);
   const { output } = request;
-  const there = (): string => (output === undefined ? 'Nothing was done' : whatIsThere(output, first, done));
-  const stops: (() => void)[] = [];
+  const there = ({ whatIsThere }: Library): string =>
+    output === undefined ? 'Nothing was done' : whatIsThere(output, first, done);
+  const stopped: Fault = (library) => new library.Stopped(there(library));
+  let onSignal = (): void => undefined;
 
-  try {
-    return await new Promise((resolve, reject) => {
-      worker.on('message', (message: JobMessage) => {
-        switch (message.type) {
-          case 'loading':
-            return progress.loading(message.done, message.total, message.name);
-          case 'progress':
-            done = message.done;
-            return progress.at(message.done, message.total);
-          case 'waiting':
-            return progress.waiting(message.text);
-          case 'note':
-            return void notes.push(message.text);
-          case 'process':
-            return void processes.push(message.pid);
-          case 'loaded':
-            title = message.title;
-            for (const note of message.notes) progress.note(note);
-            return;
-          case 'done':
-            graceful = true;
-            progress.end();
-            for (const note of notes) progress.note(note);
-            return resolve(message.facts);
-          case 'stopped':
-            graceful = true;
-            return reject(new Stopped(message.whatIsThere));
-          case 'failed':
-            graceful = true;
-            if (message.trace !== undefined && process.env.JUGGLE_TRACE !== undefined) console.error(message.trace);
-            return reject(new SketchError({ problem: message.reason }));
-        }
-      });
-      worker.once('error', (error) => reject(asSketchError(error)));
-      worker.once('exit', (code) => reject(endedItself(request.file, code)));
+  type Ending = { readonly facts: Jobs[Name]['facts'] } | { readonly fault: Fault };
+  const ending = await new Promise<Ending>((resolve) => {
+    const fail = (fault: Fault): void => resolve({ fault });
+    worker.on('message', (message: JobMessage) => {
+      switch (message.type) {
+        case 'loading':
+          return progress.loading(message.done, message.total, message.name);
+        case 'progress':
+          done = message.done;
+          return progress.at(message.done, message.total);
+        case 'waiting':
+          return progress.waiting(message.text);
+        case 'note':
+          return void notes.push(message.text);
+        case 'process':
+          return void processes.push(message.pid);
+        case 'loaded':
+          title = message.title;
+          for (const note of message.notes) progress.note(note);
+          return;
+        case 'done':
+          graceful = true;
+          progress.end();
+          for (const note of notes) progress.note(note);
+          return resolve({ facts: message.facts as Jobs[Name]['facts'] });
+        case 'stopped':
+          graceful = true;
+          return fail(({ Stopped }) => new Stopped(message.whatIsThere));
+        case 'failed':
+          graceful = true;
+          if (message.trace !== undefined && process.env.JUGGLE_TRACE !== undefined) console.error(message.trace);
+          return fail(({ SketchError }) => new SketchError({ problem: message.reason }));
+      }
+    });
+    worker.once('error', (error) => fail(({ asSketchError }) => asSketchError(error)));
+    worker.once('exit', (code) => fail(endedItself(request.file, code)));
 
-      worker.postMessage({ request, calls: calls.memory } satisfies JobOrder);
+    worker.postMessage({ request, calls: calls.memory } satisfies JobOrder);
 
-      const onSignal = (): void => {
-        if (timers.length > 1) return reject(new Stopped(there()));
-        worker.postMessage('stop' satisfies JobOrder);
-        timers.push(setTimeout(() => reject(new Stopped(there())), times.toStop));
-      };
-      process.on('SIGINT', onSignal).on('SIGTERM', onSignal);
-      stops.push(() => process.off('SIGINT', onSignal).off('SIGTERM', onSignal));
+    onSignal = () => {
+      if (timers.length > 1) return fail(stopped);
+      worker.postMessage('stop' satisfies JobOrder);
+      timers.push(setTimeout(() => fail(stopped), times.toStop));
+    };
+    process.on('SIGINT', onSignal).on('SIGTERM', onSignal);
 
-      const patience = request.run.patience ?? 10;
-      const tookTooLong = ({ kind, frame }: SketchCall): SketchError => {
-        if (kind === 'load') return neverLoaded(request.file, patience + toLoad);
-        const error = new TookTooLong(title, frame, kind, patience);
-        if (done > 0) error.message += `. ${there()}`;
+    const patience = request.run.patience ?? 10;
+    const tookTooLong =
+      ({ kind, frame }: SketchCall): Fault =>
+      (library) => {
+        if (kind === 'load') return neverLoaded(request.file, patience + toLoad)(library);
+        const error = new library.TookTooLong(title, frame, kind, patience);
+        if (done > 0) error.message += `. ${there(library)}`;
         return error;
       };
-      let seen = { number: -1, since: 0 };
-      timers.push(
-        setInterval(() => {
-          if (done === 0 && calls.frame < first) progress.onTheWay(calls.frame);
-          const { current } = calls;
-          const now = performance.now();
-          if (current === undefined) seen = { number: -1, since: now };
-          else if (current.number !== seen.number) seen = { number: current.number, since: now };
-          else if (patience > 0 && now - seen.since > (patience + (current.kind === 'load' ? toLoad : 0)) * 1000)
-            reject(tookTooLong(current));
-        }, times.look),
-      );
-    });
+    let seen = { number: -1, since: 0 };
+    timers.push(
+      setInterval(() => {
+        if (done === 0 && calls.frame < first) progress.onTheWay(calls.frame);
+        const { current } = calls;
+        const now = performance.now();
+        if (current === undefined) seen = { number: -1, since: now };
+        else if (current.number !== seen.number) seen = { number: current.number, since: now };
+        else if (patience > 0 && now - seen.since > (patience + (current.kind === 'load' ? toLoad : 0)) * 1000)
+          fail(tookTooLong(current));
+      }, times.look),
+    );
+  });
+  for (const timer of timers) clearInterval(timer);
+  // What the sketch has printed is on its way. The command waits for the thread, not for the time it is given.
+  if (graceful) await Promise.race([ended, delay(times.toEnd, undefined, { ref: false })]);
+  await worker.terminate();
+  // What ended by itself has seen to its encoder, whose number may be another's by now.
+  if (!graceful) for (const pid of processes) kill(pid);
+  try {
+    if ('facts' in ending) return ending.facts;
+    const library = await loadLibrary();
+    if (output !== undefined) await library.discardUnfinished(output);
+    throw ending.fault(library);
   } finally {
-    for (const timer of timers) clearInterval(timer);
-    for (const stop of stops) stop();
-    // What the sketch has printed is on its way.
-    if (graceful) await Promise.race([ended, new Promise((resolve) => setTimeout(resolve, times.toEnd))]);
-    await worker.terminate();
-    // What ended by itself has seen to its encoder, whose number may be another's by now.
-    if (!graceful) for (const pid of processes) kill(pid);
-    if (output !== undefined) await discardUnfinished(output);
+    process.off('SIGINT', onSignal).off('SIGTERM', onSignal);
   }
 }
 
-function neverLoaded(file: string, seconds: number): SketchError {
-  return new SketchError({
-    problem: `${file} was never loaded: it was stopped after ${seconds} s`,
-    expected:
-      'look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience',
-  });
+function neverLoaded(file: string, seconds: number): Fault {
+  return ({ SketchError }) =>
+    new SketchError({
+      problem: `${file} was never loaded: it was stopped after ${seconds} s`,
+      expected:
+        'look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience',
+    });
 }
 
-function endedItself(file: string, code: number): SketchError {
-  return new SketchError({
-    problem: `${file} ended the work by itself, with exit code ${code}`,
-    expected: 'leave process.exit out of a sketch',
-  });
+function endedItself(file: string, code: number): Fault {
+  return ({ SketchError }) =>
+    new SketchError({
+      problem: `${file} ended the work by itself, with exit code ${code}`,
+      expected: 'leave process.exit out of a sketch',
+    });
 }
 
 function kill(pid: number): void {

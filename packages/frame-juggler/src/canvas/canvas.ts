@@ -533,7 +533,7 @@ export class Canvas {
     if (this.groupInForce !== 0) writer.set('group', item, this.groupInForce);
     if (layer !== 0) writer.setLayer(item, layer);
     if (label !== undefined) writer.setName('label', item, label);
-    if (this.setup.trace === true) writer.setSource(item, sketchLine());
+    if (this.setup.trace === true) writer.setSource(item, sketchLine(this[call as keyof this]));
     this.order.push(item);
     return item;
   }

@@ -156,19 +156,29 @@ export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = pa
           [x, y] = arcPoint(path, i, degrees);
           add(x, y);
         };
-        at(start);
         const { sin, cos } = sinCos(path[i + 5]);
-        for (const row of [0, 1]) {
+        const whole = Math.abs(sweep) >= 360;
+        if (!whole) at(start);
+        for (let row = 0; row < 2; row++) {
           // The ellipse's row coordinate is u·cos θ + v·sin θ: extreme at atan2(v, u) and opposite.
           const u = (matrix[row] * cos + matrix[row + 2] * sin) * rx;
           const v = (-matrix[row] * sin + matrix[row + 2] * cos) * ry;
+          if (whole) {
+            // Reached, wherever it begins: √(u² + v²) from the middle, to both sides.
+            const middle = matrix[row] * path[i + 1] + matrix[row + 2] * path[i + 2] + matrix[row + 4];
+            const reach = Math.sqrt(u * u + v * v);
+            if (row === 0) [left, right] = [Math.min(left, middle - reach), Math.max(right, middle + reach)];
+            else [top, bottom] = [Math.min(top, middle - reach), Math.max(bottom, middle + reach)];
+            continue;
+          }
           const extreme = (atan2(v, u) * 180) / Math.PI;
           for (const candidate of [extreme, extreme + 180]) {
             const along = ((((candidate - start) * Math.sign(sweep || 1)) % 360) + 360) % 360;
             if (along < Math.abs(sweep)) at(candidate);
           }
         }
-        at(start + sweep);
+        // Only what follows asks where a whole one ends.
+        if (!whole || i + commandLength[arc] < to) at(start + sweep);
         break;
       }
       default:

@@ -1,7 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { SketchError } from '../error.ts';
 import type { Picture } from '../paint/picture.ts';
-import { decodePicture } from '../sketch/decode-picture.ts';
 import { describe } from './describe.ts';
 
 /** Whether a name is that of a picture that can be read. */
@@ -14,6 +13,8 @@ export async function readPictureFile(file: string): Promise<Picture> {
   const bytes = await readFile(file).catch((error: unknown) => {
     throw new SketchError({ problem: `${file} could not be read: ${describe(error, 'it')}` });
   });
+  // The picture packages take as long to load as all the rest of the library.
+  const { decodePicture } = await import('../sketch/decode-picture.ts');
   let picture: Picture | undefined;
   try {
     picture = await decodePicture(bytes);

@@ -89,7 +89,14 @@ export async function explain(sketch: Sketch, options: ExplainOptions = {}): Pro
       });
     await writeAtomically(output, encodePng(setOff(frame, picture(), explanation)));
   }
-  return { ...explanation, words: frameInWords(frame, shares) };
+  let words: string | undefined;
+  return {
+    ...explanation,
+    // Of many items they take a while, and a table has no use for them.
+    get words() {
+      return (words ??= frameInWords(frame, shares));
+    },
+  };
 }
 
 /** So much of the picture stays where it is not what was asked for. */

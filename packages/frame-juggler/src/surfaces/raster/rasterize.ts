@@ -3,10 +3,11 @@ import type { Picture } from '../../paint/picture.ts';
 import { RasterSurface } from './surface.ts';
 
 // One surface for all: pictures of one size come one after the other, and its memory is large.
-const surface = new RasterSurface();
+let surface: RasterSurface | undefined;
 
 /** Draws one frame by itself. */
 export function rasterize(frame: Frame): Picture {
+  surface ??= new RasterSurface();
   surface.reset();
   surface.draw(frame);
   return surface.picture();
