@@ -40,6 +40,43 @@ describe('strokes', () => {
     expect(pixel(circle, 50, 50)).toEqual([255, 255, 255, 255]);
   });
 
+  test('there and back in any direction covers what one way does, whatever the digits leave of the turn', () => {
+    const angle = fc.double({ min: 0, max: 360, noNaN: true });
+    fc.assert(
+      fc.property(
+        angle,
+        fc.double({ min: 5, max: 40, noNaN: true }),
+        fc.integer({ min: -2, max: 2 }),
+        (degrees, length, digits) => {
+          const turned = (degrees * Math.PI) / 180;
+          const far: [number, number] = [50 + length * Math.cos(turned), 50 + length * Math.sin(turned)];
+          // Not quite the way back: next to it by the last digits of a number.
+          const back: [number, number] = [50 + digits * 1e-14, 50 - digits * 7e-15];
+          const along = (points: [number, number][]): number =>
+            inkArea(picture((canvas) => canvas.polyline({ points, stroke: { color: 'black', width: 6 } })));
+          expect(along([[50, 50], far, back])).toBeCloseTo(along([[50, 50], far]), 1);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+
+  test('an end that only digits keep from its beginning is that, and has no direction of its own', () => {
+    const corners: [number, number][] = [[20, 20], [80, 20], [80, 80], [20, 80]]; // prettier-ignore
+    const ring = (points: [number, number][]): number =>
+      inkArea(picture((canvas) => canvas.polygon({ points, fill: 'none', stroke: { color: 'black', width: 10 } })));
+    for (const [dx, dy] of [
+      [1, 0],
+      [-1, 0],
+      [0, 1],
+      [0, -1],
+      [1, 1],
+      [-1, 1],
+    ])
+      // prettier-ignore
+      expect(ring([...corners, [20 + dx * 4e-15, 20 + dy * 4e-15]])).toBeCloseTo(ring(corners), 3);
+  });
+
   test('a stroke is transformed with its shape', () => {
     const stretched = inkArea(
       picture((canvas) => {

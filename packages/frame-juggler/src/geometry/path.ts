@@ -87,105 +87,105 @@ export function ellipsePoint(
  */
 export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = path.length): Box {
   const [a, b, c, d, e, f] = matrix;
-  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-  let x = 0;
-  let y = 0;
-  let startX = 0;
-  let startY = 0;
-  const add = (px: number, py: number): void => {
-    const toX = a * px + c * py + e;
-    const toY = b * px + d * py + f;
-    left = Math.min(left, toX);
-    top = Math.min(top, toY);
-    right = Math.max(right, toX);
-    bottom = Math.max(bottom, toY);
+  const across = new Extent();
+  const down = new Extent();
+  // The point at hand and that at which the subpath began, under the transform, as all that follows.
+  let [x, y, startX, startY] = [0, 0, 0, 0];
+  const lineTo = (px: number, py: number): void => {
+    x = a * px + c * py + e;
+    y = b * px + d * py + f;
+    across.add(x);
+    down.add(y);
   };
   for (let i = from; i < to; i += commandLength[path[i]]) {
     switch (path[i]) {
       case move:
+        lineTo(path[i + 1], path[i + 2]);
+        [startX, startY] = [x, y];
+        break;
       case line:
-        [x, y] = [path[i + 1], path[i + 2]];
-        add(x, y);
-        if (path[i] === move) [startX, startY] = [x, y];
+        lineTo(path[i + 1], path[i + 2]);
         break;
       case quad: {
-        const [cx, cy, ex, ey] = [path[i + 1], path[i + 2], path[i + 3], path[i + 4]];
-        const at = (t: number): void =>
-          add(
-            (1 - t) * (1 - t) * x + 2 * t * (1 - t) * cx + t * t * ex,
-            (1 - t) * (1 - t) * y + 2 * t * (1 - t) * cy + t * t * ey,
-          );
-        for (const row of [0, 1]) {
-          const [p0, p1, p2] = [
-            [x, y],
-            [cx, cy],
-            [ex, ey],
-          ].map(([px, py]) => matrix[row] * px + matrix[row + 2] * py);
-          const t = (p0 - p1) / (p0 - 2 * p1 + p2);
-          if (t > 0 && t < 1) at(t);
-        }
-        [x, y] = [ex, ey];
-        add(x, y);
+        const [px, py, cx, cy] = [x, y, path[i + 1], path[i + 2]];
+        lineTo(path[i + 3], path[i + 4]);
+        across.quad(px, a * cx + c * cy + e, x);
+        down.quad(py, b * cx + d * cy + f, y);
         break;
       }
       case cubic: {
-        const [ax, ay, bx, by] = [path[i + 1], path[i + 2], path[i + 3], path[i + 4]];
-        const [ex, ey] = [path[i + 5], path[i + 6]];
-        const at = (t: number): void => {
-          const u = 1 - t;
-          const [w0, w1, w2, w3] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
-          add(w0 * x + w1 * ax + w2 * bx + w3 * ex, w0 * y + w1 * ay + w2 * by + w3 * ey);
-        };
-        for (const row of [0, 1]) {
-          const [p0, p1, p2, p3] = [
-            [x, y],
-            [ax, ay],
-            [bx, by],
-            [ex, ey],
-          ].map(([px, py]) => matrix[row] * px + matrix[row + 2] * py);
-          // Where the derivative 3·(A·t² + B·t + C) is zero.
-          for (const t of roots(p3 - 3 * p2 + 3 * p1 - p0, 2 * (p2 - 2 * p1 + p0), p1 - p0)) if (t > 0 && t < 1) at(t);
-        }
-        [x, y] = [ex, ey];
-        add(x, y);
+        const [px, py, cx, cy, dx, dy] = [x, y, path[i + 1], path[i + 2], path[i + 3], path[i + 4]];
+        lineTo(path[i + 5], path[i + 6]);
+        across.cubic(px, a * cx + c * cy + e, a * dx + c * dy + e, x);
+        down.cubic(py, b * cx + d * cy + f, b * dx + d * dy + f, y);
         break;
       }
       case arc: {
-        const [rx, ry, start, sweep] = [path[i + 3], path[i + 4], path[i + 6], path[i + 7]];
-        const at = (degrees: number): void => {
-          [x, y] = arcPoint(path, i, degrees);
-          add(x, y);
-        };
+        const [cx, cy, rx, ry, start, sweep] = [path[i + 1], path[i + 2], path[i + 3], path[i + 4], path[i + 6], path[i + 7]]; // prettier-ignore
         const { sin, cos } = sinCos(path[i + 5]);
+        across.ellipse(a * cx + c * cy + e, (a * cos + c * sin) * rx, (c * cos - a * sin) * ry, start, sweep);
+        down.ellipse(b * cx + d * cy + f, (b * cos + d * sin) * rx, (d * cos - b * sin) * ry, start, sweep);
         const whole = Math.abs(sweep) >= 360;
-        if (!whole) at(start);
-        for (let row = 0; row < 2; row++) {
-          // The ellipse's row coordinate is u·cos θ + v·sin θ: extreme at atan2(v, u) and opposite.
-          const u = (matrix[row] * cos + matrix[row + 2] * sin) * rx;
-          const v = (-matrix[row] * sin + matrix[row + 2] * cos) * ry;
-          if (whole) {
-            // Reached, wherever it begins: √(u² + v²) from the middle, to both sides.
-            const middle = matrix[row] * path[i + 1] + matrix[row + 2] * path[i + 2] + matrix[row + 4];
-            const reach = Math.sqrt(u * u + v * v);
-            if (row === 0) [left, right] = [Math.min(left, middle - reach), Math.max(right, middle + reach)];
-            else [top, bottom] = [Math.min(top, middle - reach), Math.max(bottom, middle + reach)];
-            continue;
-          }
-          const extreme = (atan2(v, u) * 180) / Math.PI;
-          for (const candidate of [extreme, extreme + 180]) {
-            const along = ((((candidate - start) * Math.sign(sweep || 1)) % 360) + 360) % 360;
-            if (along < Math.abs(sweep)) at(candidate);
-          }
-        }
+        if (!whole) lineTo(...arcPoint(path, i, start));
         // Only what follows asks where a whole one ends.
-        if (!whole || i + commandLength[arc] < to) at(start + sweep);
+        if (!whole || i + commandLength[arc] < to) lineTo(...arcPoint(path, i, start + sweep));
         break;
       }
       default:
         [x, y] = [startX, startY];
     }
   }
-  return { left, top, right, bottom };
+  return { left: across.least, top: down.least, right: across.most, bottom: down.most };
+}
+
+/** How far a path reaches along one axis: each axis has its own extremes, whatever happens along the other. */
+class Extent {
+  least = Infinity;
+  most = -Infinity;
+
+  add(value: number): void {
+    if (value < this.least) this.least = value;
+    if (value > this.most) this.most = value;
+  }
+
+  /** The inside of a quadratic curve whose ends are added: where its derivative is zero. */
+  quad(p0: number, p1: number, p2: number): void {
+    if (this.holds(p1)) return;
+    const t = (p0 - p1) / (p0 - 2 * p1 + p2);
+    const u = 1 - t;
+    if (t > 0 && t < 1) this.add(u * u * p0 + 2 * t * u * p1 + t * t * p2);
+  }
+
+  /** The inside of a cubic curve whose ends are added: where its derivative 3·(A·t² + B·t + C) is zero. */
+  cubic(p0: number, p1: number, p2: number, p3: number): void {
+    if (this.holds(p1) && this.holds(p2)) return;
+    for (const t of roots(p3 - 3 * p2 + 3 * p1 - p0, 2 * (p2 - 2 * p1 + p0), p1 - p0)) {
+      const u = 1 - t;
+      if (t > 0 && t < 1) this.add(u * u * u * p0 + 3 * u * u * t * p1 + 3 * u * t * t * p2 + t * t * t * p3);
+    }
+  }
+
+  /**
+   * The inside of an arc (angles in degrees) of an ellipse whose coordinate is middle + u·cos θ + v·sin θ: it is
+   * furthest, by √(u² + v²), at θ = atan2(v, u) and opposite.
+   */
+  ellipse(middle: number, u: number, v: number, start: number, sweep: number): void {
+    const reach = Math.sqrt(u * u + v * v);
+    const whole = Math.abs(sweep) >= 360;
+    const furthest = whole ? 0 : (atan2(v, u) * 180) / Math.PI;
+    if (whole || isAlong(furthest, start, sweep)) this.add(middle + reach);
+    if (whole || isAlong(furthest + 180, start, sweep)) this.add(middle - reach);
+  }
+
+  /** A curve never leaves the span of its control points. */
+  private holds(value: number): boolean {
+    return value >= this.least && value <= this.most;
+  }
+}
+
+/** Whether an arc passes an angle; all in degrees. */
+function isAlong(angle: number, start: number, sweep: number): boolean {
+  return ((((angle - start) * Math.sign(sweep || 1)) % 360) + 360) % 360 < Math.abs(sweep);
 }
 
 /** The real roots of a·t² + b·t + c. */

@@ -20,7 +20,7 @@ import { dropAlpha, fadeTo, fillWords, premultiply, unpremultiply } from './pixe
 import { fillTable } from './shade.ts';
 import { Brush } from './spans.ts';
 import { allocate, free } from './memory.ts';
-import { strokeOutline } from './stroke.ts';
+import { strokeOutline, turnsBack } from './stroke.ts';
 import { writeVideo } from './video.ts';
 
 /*
@@ -121,7 +121,7 @@ export function stroke(
   makeStroke(tolerance / largestScale(a, b, c, d), wide, cap, join, miterLimit, pattern, lengths, offset, outlines);
   lookAtCanvas();
   outlines.transform(firstPoint, a, b, c, d, e, f);
-  list(first, false, false, pen, brush);
+  list(first, false, false, turnsBack ? area : pen, brush);
 }
 
 /** Tells that what lies on the canvas is seen. */

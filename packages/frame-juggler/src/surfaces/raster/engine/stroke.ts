@@ -27,8 +27,14 @@ let join: i32 = 0;
 let miterLimit: f64 = 4;
 let arcStep: f64 = 0;
 let mostPoints: i32 = 0;
+/** Points no further apart than this are one: between them there is no direction but what rounding has left. */
+let apart: f64 = 0;
 let out: Lines = changetype<Lines>(0);
 let begun = false;
+/** Whether what was stroked last turns back somewhere, over what it has covered. */
+export let turnsBack = false;
+/** 1 + the cosine of a turn by so much that both ways lie on one another as far as pixels tell: within half a degree. */
+const back: f64 = 4e-5;
 
 /* The subpath at hand without repeated points; with each its segment's direction and length. */
 const cornerBytes: i32 = 40;
@@ -51,6 +57,8 @@ export function strokeOutline(
   miterLimit = limit;
   out = outline;
   mostPoints = outline.count + maxPoints;
+  apart = tolerance * 1e-6;
+  turnsBack = false;
   arcStep = half > tolerance ? max(finestStep, chordStep(half, tolerance)) : 90;
   for (let subpath = 0; subpath < lines.subpaths; subpath++) strokeSubpath(lines, subpath);
 }
@@ -80,6 +88,13 @@ function strokeSubpath(lines: Lines, subpath: i32): void {
   finish();
 }
 
+/** Whether a point is the one that was taken in last. */
+@inline
+function isLast(x: f64, y: f64): bool {
+  const at = cornerAt(count - 1);
+  return abs(x - load<f64>(at)) <= apart && abs(y - load<f64>(at, 8)) <= apart;
+}
+
 /** Takes in a subpath, drops points that repeat, and says whether it is closed. */
 function take(lines: Lines, subpath: i32): bool {
   const end = lines.end(subpath);
@@ -93,14 +108,13 @@ function take(lines: Lines, subpath: i32): bool {
   for (let i = first; i < end; i++) {
     const x = lines.x(i);
     const y = lines.y(i);
-    if (count > 0 && x === load<f64>(cornerAt(count - 1)) && y === load<f64>(cornerAt(count - 1), 8)) continue;
+    if (count > 0 && isLast(x, y)) continue;
     store<f64>(cornerAt(count), x);
     store<f64>(cornerAt(count++), y, 8);
   }
   const x = load<f64>(corners);
   const y = load<f64>(corners, 8);
-  while (closed && count > 1 && x === load<f64>(cornerAt(count - 1)) && y === load<f64>(cornerAt(count - 1), 8))
-    count--;
+  while (closed && count > 1 && isLast(x, y)) count--;
   const segments = closed && count > 1 ? count : count - 1;
   for (let i = 0; i < segments; i++) {
     const at = cornerAt(i);
@@ -133,12 +147,15 @@ function corner(i: i32, before: i32, after: i32, side: f64): void {
   const by = -vx * half;
   const cross = ux * vy - uy * vx;
   const dot = ux * vx + uy * vy;
+  // 1 + dot; where the way turns back, that is all rounding, and cross² = (1 + dot)·(1 − dot) tells it better.
+  const openness = dot < 0 ? (cross * cross) / (1 - dot) : 1 + dot;
+  const k = 1 / openness;
+  if (openness < back) turnsBack = true;
 
   if (cross < 0) {
     // The inner side of the bend; the offsets meet by the tangent of half the angle, from its sine and cosine.
-    const inset = dot <= -1 ? Infinity : (half * -cross) / (1 + dot);
+    const inset = half * -cross * k;
     if (inset <= load<f64>(cornerAt(before), 32) / 2 && inset <= load<f64>(cornerAt(after), 32) / 2) {
-      const k = 1 / (1 + dot);
       add(x + (ax + bx) * k, y + (ay + by) * k);
     } else {
       // Too short for the offsets to meet: through the corner itself, so that both rectangles stay whole.
@@ -154,8 +171,7 @@ function corner(i: i32, before: i32, after: i32, side: f64): void {
     addArc(x, y, ax, ay, angle < 0 ? angle + 360 : angle);
   }
   // The miter's length over the width is 1 / sin(θ/2), with θ the angle between the segments: 2 / (1 + dot) squared.
-  else if (join === miter && cross > 0 && 2 <= miterLimit * miterLimit * (1 + dot)) {
-    const k = 1 / (1 + dot);
+  else if (join === miter && cross > 0 && 2 <= miterLimit * miterLimit * openness) {
     add(x + (ax + bx) * k, y + (ay + by) * k);
   }
   add(x + bx, y + by);
