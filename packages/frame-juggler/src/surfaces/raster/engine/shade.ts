@@ -49,6 +49,7 @@ export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): voi
   stops = <i32>part(4);
   const py = <f64>y + 0.5;
   if (kind === linear && part(7) === 0) return fillWords(out, count, colorAt(part(6) + part(8) * py));
+  if (kind === linear && spread === 0 && stops === 0) return shadeLinear(x, py, count, out);
   for (; count > 0; count -= maxOffsets, x += maxOffsets, out += maxOffsets << 2) {
     const some = min(count, maxOffsets);
     const end = offsets + (some << 3);
@@ -109,26 +110,54 @@ function findConic(px: v128, py: f64, end: usize): void {
   }
 }
 
+/** The most common gradient: each pixel's place in the table at once, for which its size may stand in all factors. */
+function shadeLinear(x: i32, py: f64, count: i32, out: usize): void {
+  const row = f64x2.splat((part(6) + part(8) * py) * tableSize);
+  const perPixel = f64x2.splat(part(7) * tableSize);
+  let px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
+  const end = out + (count << 2);
+  for (; out + 16 <= end; out += 16, px = f64x2.add(px, f64x2.splat(4))) {
+    const first = tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, px)));
+    const second = tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, f64x2.add(px, f64x2.splat(2)))));
+    takeFour(v128.shuffle<i64>(first, second, 0, 2), out);
+  }
+  for (; out < end; out += 4, px = f64x2.add(px, f64x2.splat(1))) {
+    const place = i32x4.extract_lane(tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, px))), 0);
+    store<u32>(out, load<u32>(colors + (place << 2)));
+  }
+}
+
+/** Writes the colors at four places of the table. */
+@inline
+function takeFour(places: v128, out: usize): void {
+  const at = i32x4.shl(places, 2);
+  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 0)));
+  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 1)), 4);
+  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 2)), 8);
+  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 3)), 12);
+}
+
 /** Writes the colors at the offsets that were found. */
 function takeColors(count: i32, out: usize): void {
   let at = offsets;
   const end = out + (count << 2);
   if (spread === 0 && stops === 0)
-    for (; out + 16 <= end; out += 16, at += 32) {
-      const places = i32x4.shl(v128.shuffle<i64>(places2(v128.load(at)), places2(v128.load(at, 16)), 0, 2), 2);
-      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 0)));
-      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 1)), 4);
-      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 2)), 8);
-      store<u32>(out, load<u32>(colors + i32x4.extract_lane(places, 3)), 12);
-    }
+    for (; out + 16 <= end; out += 16, at += 32)
+      takeFour(v128.shuffle<i64>(places2(v128.load(at)), places2(v128.load(at, 16)), 0, 2), out);
   for (; out < end; out += 4, at += 8) store<u32>(out, colorAt(load<f64>(at)));
 }
 
 /** Where in the table the colors of two offsets stand. */
 @inline
 function places2(offset: v128): v128 {
-  const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(1), offset));
-  return i32x4.trunc_sat_f64x2_s_zero(f64x2.add(f64x2.mul(inside, f64x2.splat(tableSize)), f64x2.splat(0.5)));
+  return tablePlaces2(f64x2.mul(offset, f64x2.splat(tableSize)));
+}
+
+/** The nearest places of a table to two, none beyond its ends. */
+@inline
+function tablePlaces2(place: v128): v128 {
+  const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(tableSize), place));
+  return i32x4.trunc_sat_f64x2_s_zero(f64x2.add(inside, f64x2.splat(0.5)));
 }
 
 /** Where two pixels of a row lie in the paint's own units, across or down. */
@@ -163,30 +192,68 @@ function colorAt(offset: f64): u32 {
 
 /** Makes the table of a gradient's colors from its stops, each an offset and a color. */
 export function fillTable(stops: usize, count: i32, out: usize): void {
-  for (let i = 0; i <= tableSize; i++) store<u32>(out + (i << 2), mixStops(stops, count, <f64>i / tableSize));
+  let i = 0;
+  for (let next = 0; next <= count; next++) {
+    const upTo = next < count ? offsetOf(stops, next) : Infinity;
+    useStops(stops, count, next);
+    for (; i <= tableSize && <f64>i / tableSize < upTo; i++) store<u32>(out + (i << 2), mixed(<f64>i / tableSize));
+  }
 }
 
 function mixStops(stops: usize, count: i32, offset: f64): u32 {
   let next = 0;
-  while (next < count && load<f64>(stops + (next << 4)) <= offset) next++;
-  if (next === 0) return premultiply(colorOf(stops), 255);
-  const from = stops + ((next - 1) << 4);
-  if (next === count) return premultiply(colorOf(from), 255);
-  const to = stops + (next << 4);
-  const t = (offset - load<f64>(from)) / (load<f64>(to) - load<f64>(from));
-  const one = colorOf(from);
-  const other = colorOf(to);
-  return premultiply(mixed(one, other, 0, t) | mixed(one, other, 8, t) | mixed(one, other, 16, t) | mixed(one, other, 24, t), 255);
+  while (next < count && offsetOf(stops, next) <= offset) next++;
+  useStops(stops, count, next);
+  return mixed(offset);
+}
+
+/* The two stops between which colors are mixed: where they are, and their channels, two and two. */
+let fromOffset: f64 = 0;
+let toOffset: f64 = 0;
+let fromLow: v128 = i64x2.splat(0);
+let fromHigh: v128 = i64x2.splat(0);
+let toLow: v128 = i64x2.splat(0);
+let toHigh: v128 = i64x2.splat(0);
+
+/** Takes the stops before and after a place among them; beyond the first and the last that one is both. */
+function useStops(stops: usize, count: i32, next: i32): void {
+  const before = next === 0 ? 0 : next - 1;
+  const after = next === count ? count - 1 : next;
+  fromOffset = offsetOf(stops, before);
+  toOffset = before === after ? Infinity : offsetOf(stops, after);
+  fromLow = channels2(stops, before, 0);
+  fromHigh = channels2(stops, before, 16);
+  toLow = channels2(stops, after, 0);
+  toHigh = channels2(stops, after, 16);
 }
 
 @inline
-function colorOf(stop: usize): u32 {
-  return <u32>load<f64>(stop, 8);
+function offsetOf(stops: usize, i: i32): f64 {
+  return load<f64>(stops + (i << 4));
 }
 
 @inline
-function mixed(one: u32, other: u32, shift: i32, t: f64): u32 {
-  return <u32>(<f64>((one >> shift) & 255) * (1 - t) + <f64>((other >> shift) & 255) * t + 0.5) << shift;
+function channels2(stops: usize, i: i32, shift: i32): v128 {
+  const color = <u32>load<f64>(stops + (i << 4), 8) >> shift;
+  return f64x2(<f64>(color & 255), <f64>((color >> 8) & 255));
+}
+
+/** The color at an offset between the two stops, premultiplied. */
+@inline
+function mixed(offset: f64): u32 {
+  const t = (offset - fromOffset) / (toOffset - fromOffset);
+  const low = i32x4.trunc_sat_f64x2_s_zero(mixed2(fromLow, toLow, t));
+  const high = i32x4.trunc_sat_f64x2_s_zero(mixed2(fromHigh, toHigh, t));
+  const words = v128.shuffle<i64>(low, high, 0, 2);
+  const half = i16x8.narrow_i32x4_s(words, words);
+  const color: u32 = i32x4.extract_lane(i8x16.narrow_i16x8_u(half, half), 0);
+  return color >> 24 === 255 ? color : premultiply(color, 255);
+}
+
+@inline
+function mixed2(one: v128, other: v128, t: f64): v128 {
+  const sum = f64x2.add(f64x2.mul(one, f64x2.splat(1 - t)), f64x2.mul(other, f64x2.splat(t)));
+  return f64x2.add(sum, f64x2.splat(0.5));
 }
 
 function shadePicture(x: i32, y: i32, count: i32, out: usize): void {
