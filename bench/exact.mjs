@@ -45,6 +45,16 @@ const contents = `
     await loadFonts();
     return fc.sample(ordinarySketches, { numRuns: count, seed: 23 }).map((steps) => agreement(recorded(steps)));
   };
+  /** Of the same frames each item by itself that has one plain color and no clip: no edges of several paints meet. */
+  globalThis.randomItems = async (count) => {
+    await loadFonts();
+    return fc.sample(ordinarySketches, { numRuns: count, seed: 23 }).flatMap((steps) => {
+      const frame = recorded(steps);
+      const { fillKind, strokeKind, group } = frame.columns;
+      const isSimple = (item) => !(group[item] > 0) && fillKind[item] + (strokeKind[item] ?? 0) === 1;
+      return [...frame.order].filter(isSimple).map((item) => agreement({ ...frame, order: Uint32Array.of(item) }));
+    });
+  };
   globalThis.sheetFrames = async () => {
     const run = new Run(sheet);
     const results = [];
@@ -61,6 +71,7 @@ page.on('pageerror', (error) => console.error(error));
 await page.addScriptTag({ content: outputFiles[0].text });
 for (const [name, results] of [
   [`${count} random frames`, await page.evaluate((count) => globalThis.randomFrames(count), count)],
+  ['their items of one color, one at a time', await page.evaluate((count) => globalThis.randomItems(count), count)],
   ['the sheet of everything', await page.evaluate(() => globalThis.sheetFrames())],
 ]) {
   const sum = (key) => results.reduce((total, result) => total + result[key], 0);

@@ -31,10 +31,10 @@ let mostPoints: i32 = 0;
 let apart: f64 = 0;
 let out: Lines = changetype<Lines>(0);
 let begun = false;
-/** Whether what was stroked last turns back somewhere, over what it has covered. */
+/** Whether what was stroked last turns back somewhere, so that both ways lie over one another. */
 export let turnsBack = false;
-/** 1 + the cosine of a turn by so much that both ways lie on one another as far as pixels tell: within half a degree. */
-const back: f64 = 4e-5;
+/** 1 + the cosine of a turn of 120 degrees: beyond it the edges of both ways meet in more pixels than one. */
+const back: f64 = 0.5;
 
 /* The subpath at hand without repeated points; with each its segment's direction and length. */
 const cornerBytes: i32 = 40;
