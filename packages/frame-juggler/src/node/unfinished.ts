@@ -17,6 +17,8 @@ export interface Claim {
   readonly unfinished: string;
   /** Takes the unfinished file away, where it is still there. */
   release(): Promise<void>;
+  /** Says that the file has moved to its place. */
+  moved(): void;
 }
 
 /** What this process makes at the moment. */
@@ -29,7 +31,7 @@ const digestOf = (place: string): string =>
 /** An unfinished file for a place that this process has claimed already, as part of another. */
 export function withinClaim(place: string): Claim {
   const unfinished = path.join(path.dirname(place), `.juggle-${process.pid}-${digestOf(place)}.part`);
-  return { unfinished, release: () => rm(unfinished, { force: true }).catch(() => undefined) };
+  return { unfinished, release: () => rm(unfinished, { force: true }).catch(() => undefined), moved: () => undefined };
 }
 
 /**
@@ -58,7 +60,7 @@ export async function claim(place: string): Promise<Claim> {
     await release();
     throw error;
   }
-  return { unfinished, release };
+  return { unfinished, release, moved: () => void claimed.delete(unfinished) };
 }
 
 function busy(place: string, pid: number): SketchError {
