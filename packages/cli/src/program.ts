@@ -46,7 +46,7 @@ Exit codes: 0 fine, 1 findings or differences, 2 an error.`,
   return juggle;
 }
 
-// Whoever reads our output may have enough of it.
+// Standard output may be closed early, as by `head`.
 process.stdout.on('error', () => process.exit(couldNot));
 
 try {
@@ -57,7 +57,7 @@ try {
     const { asSketchError, SketchError, Stopped } = await loadLibrary();
     const error = asSketchError(thrown);
     process.stderr.write(`juggle: ${error.message}\n`);
-    // A fault that is none of the sketch's is ours: its trace helps to mend it.
+    // Any other error is a bug of ours, and its stack trace helps to fix it.
     if (!(thrown instanceof SketchError) && process.env.JUGGLE_TRACE !== undefined) console.error(thrown);
     process.exitCode = thrown instanceof Stopped ? interrupted : couldNot;
   }

@@ -32,7 +32,7 @@ readyToLoad();
 const [{ request, calls: memory }] = (await once(port, 'message')) as [JobData];
 const calls = new Calls(memory);
 
-/** How every job is heard of and stopped. */
+/** How every job reports progress and is stopped. */
 const watched = {
   signal: stop.signal,
   onProgress: (done: number, total: number) => tell({ type: 'progress', done, total }),
@@ -92,7 +92,7 @@ const jobs: { [Name in JobName]: Job<Name> } = {
   },
 };
 
-/** What a sketch was read from is only kept with what is rendered. */
+/** Only `render` needs the source, for its fingerprint. */
 function settingsOnly({ source: _, ...settings }: OpenSketch['settings']): Omit<OpenSketch['settings'], 'source'> {
   return settings;
 }
@@ -109,7 +109,7 @@ try {
   const facts = await (jobs[request.name] as Job<JobName>)(request);
   tell({ type: 'done', facts });
 } catch (thrown) {
-  // A fault that is none of the sketch's is ours: its trace helps to mend it.
+  // Any other error is a bug of ours, and its stack trace helps to fix it.
   const trace = thrown instanceof SketchError || !(thrown instanceof Error) ? undefined : thrown.stack;
   if (thrown instanceof Stopped) tell({ type: 'stopped', whatIsThere: thrown.whatIsThere });
   else tell({ type: 'failed', reason: asSketchError(thrown).message, trace });

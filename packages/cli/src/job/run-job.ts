@@ -9,15 +9,15 @@ import type { JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages
 /** What ends a job before its time, as an error once the library is there. */
 type Fault = (library: Library) => Error;
 
-/** Milliseconds: how often the thread is looked at; what it gets to stop by itself, and to end once it is done. */
+/** Milliseconds: how often the thread is checked, how long it has to stop by itself, and to exit once it is done. */
 const times = { look: 50, toStop: 700, toEnd: 200 };
 
 /** Loading a sketch is given so much longer than one of its frames, in seconds: it is compiled, and reads files. */
 const toLoad = 3;
 
 /**
- * Does a command's work in a thread of its own, and ends it whatever the sketch does: on Ctrl-C, and once code of the
- * sketch's takes longer than `--patience`. Nothing unfinished is left behind.
+ * Does a command's work in a thread, and can end it whatever the sketch does: on Ctrl-C, or when a function of the sketch
+ * takes longer than `--patience`. No unfinished file is left behind.
  * @throws SketchError that says what went wrong
  */
 export async function runJob<Name extends JobName>(
@@ -31,7 +31,7 @@ export async function runJob<Name extends JobName>(
   let done = 0;
   let title = '';
   let graceful = false;
-  /** Said once the bar is gone. */
+  /** Printed after the progress bar is gone. */
   const notes: string[] = [];
   const timers: NodeJS.Timeout[] = [];
   // Of the frame that is shown at a moment only the thread knows the number.
@@ -112,7 +112,7 @@ export async function runJob<Name extends JobName>(
     );
   });
   for (const timer of timers) clearInterval(timer);
-  // What the sketch has printed is on its way. The command waits for the thread, not for the time it is given.
+  // Output of the sketch is still on its way. The timer is unreferenced, so that the process need not wait for it.
   if (graceful) await Promise.race([ended, delay(times.toEnd, undefined, { ref: false })]);
   await worker.terminate();
   // What ended by itself has seen to its encoder, whose number may be another's by now.

@@ -4,7 +4,7 @@ import { Worker } from 'node:worker_threads';
 
 let woken: Worker | undefined;
 
-/** Starts the thread that will do a command's work; it keeps nobody waiting should there be none. */
+/** Starts the thread that will do a command's work. It does not keep the process alive if there turns out to be no work. */
 export function wakeJobThread(): void {
   woken = new Worker(new URL('./job-thread.js', import.meta.url));
   woken.unref();

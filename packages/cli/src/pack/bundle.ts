@@ -129,7 +129,7 @@ void player.ready.then((isShown) => isShown && still.remove());
 }
 
 const library = path.dirname(bundledFiles['frame-juggler']) + path.sep;
-/** What of the library is for text alone. */
+/** The parts of the library that only text needs. */
 const partsOfText = new Set([
   'text/generated/regular.js',
   'text/generated/bold.js',
@@ -171,7 +171,7 @@ function wordsUsed(used: { text: boolean }): Plugin {
   };
 }
 
-/** What a bundler says, of which the first line tells what is wrong. */
+/** A bundler's error message; its first line says what is wrong. */
 function inOneLine(thrown: unknown): string {
   const text = stripVTControlCharacters(thrown instanceof Error ? thrown.message : String(thrown));
   const lines = text.split('\n').map((line) => line.replace(/^(?:\[[^\]]*\]|Error:|\s)*/, ''));

@@ -1,7 +1,7 @@
 import { defineSketch, Picture, rgb, type Sketch } from 'frame-juggler';
 import { drawFrames, explain, render, type RenderOptions } from 'frame-juggler/node';
 
-/** What stands for a sketch where it does not play. */
+/** Pictures that stand in for a sketch while it does not play. */
 export interface Looks {
   /** A .png file. */
   readonly preview: Uint8Array;
@@ -47,7 +47,7 @@ async function pictureOf(sketch: Sketch, { frame, ...run }: Look & { readonly de
   throw new Error('a frame was asked for');
 }
 
-/** What lies around a picture goes on in the color of its edges. */
+/** The colors around a picture, taken from its edges. */
 function colorAround(picture: Picture): Pick<Looks, 'background' | 'isDark'> {
   const { width, height } = picture;
   const edge = [

@@ -112,7 +112,7 @@ async function checkFolder(folder: string): Promise<void> {
   });
 }
 
-/** Writes a folder beside its place, and puts it there whole. */
+/** Writes a folder next to its final place, and moves it there when it is complete. */
 async function writeFolder(folder: string, files: readonly PageFile[]): Promise<void> {
   const target = path.resolve(folder);
   const [fresh, old] = ['new', 'old'].map((word) => `${target}.${process.pid}.${word}`);

@@ -6,7 +6,7 @@ const lookEvery = 100;
 /** An empty file is likely one that is just being written: it is given so many looks. */
 const looksForEmpty = 3;
 
-/** What a file is like: another when it was written, replaced, taken away or is back. Its mode and owner are its own. */
+/** A fingerprint of a file: it changes when the file is written, replaced, removed or restored, not with mode or owner. */
 async function lookAt(file: string): Promise<{ sign: string; size: number }> {
   try {
     const { mtimeMs, size, ino } = await stat(file);
@@ -21,9 +21,9 @@ async function entriesOf(folder: string): Promise<readonly string[]> {
 }
 
 /**
- * Looks after files, ten times a second: just those that it is told of, so that neither a large folder nor links that
- * go round in it cost anything, and so that a file or a folder may go and come back. A new file in one of their folders
- * is told of as well, as it may be one that was missing.
+ * Watches files by checking them ten times a second. Only the given files are checked, so large folders and circular links
+ * cost nothing, and a file or folder may disappear and come back. A new file in one of their folders is reported too,
+ * because it may be one that was missing.
  */
 export class Follower {
   private readonly files = new Map<string, { sign: string; empty: number }>();
@@ -52,7 +52,7 @@ export class Follower {
     });
   }
 
-  /** Takes a file as it is now for known: whoever has written it has told of that already. */
+  /** Marks a file's current content as known, because whoever wrote it has already reported it. */
   async know(file: string): Promise<void> {
     const entry = this.files.get(file);
     if (entry !== undefined) entry.sign = (await lookAt(file)).sign;

@@ -70,9 +70,9 @@ export async function serveViewer(
     server: {
       middlewareMode: true,
       cors: false,
-      // Who may read what is the guard's business; it knows what the sketch is made of.
+      // The guard decides which files may be read; it knows what the sketch is made of.
       fs: { allow: [path.parse(full).root] },
-      // The page is told of saves by a channel of its own, and of those that matter.
+      // Saves are sent to the page through our own channel, and only those that matter.
       ws: false,
       hmr: false,
       watch: null,
@@ -216,7 +216,7 @@ class SketchService {
     middlewares.use(
       paths.print,
       answers.post((text) => {
-        // What a sketch prints is text: it does not steer the terminal.
+        // Control characters are removed, so that a sketch cannot control the terminal.
         for (const line of JSON.parse(text) as string[]) this.print(stripVTControlCharacters(line));
         return '';
       }),
@@ -298,7 +298,7 @@ class SketchService {
     try {
       return { ...setup, dials: (await readDialFile(this.file)) ?? {} };
     } catch (error) {
-      // The sketch plays without them; whoever kept them is told.
+      // The sketch plays without them; the page shows a note.
       return { ...setup, dials: {}, dialFault: asSketchError(error).reason };
     }
   }
@@ -332,7 +332,7 @@ class SketchService {
     for (const file of changed)
       for (const module of server.moduleGraph.getModulesByFile(file.replaceAll('\\', '/')) ?? [])
         server.moduleGraph.invalidateModule(module, seen, Date.now(), true);
-    // Editors write in several goes, and to several files: one message for all of them.
+    // Editors write several times and to several files; one message is sent for all of them.
     clearTimeout(this.announcing);
     this.announcing = setTimeout(() => {
       for (const page of this.pages) page.write('data: changed\n\n');
@@ -376,7 +376,7 @@ async function openEditor(file: string, line: number): Promise<void> {
     launch(`${file}:${line}`, undefined, (_, why) =>
       reject(new Error(`no editor could be opened${why ? `: ${why}` : ''}; set EDITOR to yours`)),
     );
-    // It tells of what goes wrong, and of nothing else.
+    // Only failures are reported: if none came after a while, the editor is open.
     setTimeout(resolve, 500);
   });
 }

@@ -45,7 +45,7 @@ export class SketchElement extends Base {
   private given: Sketch | undefined;
   private held: Player | undefined;
   private attributesSeen: MutationObserver | undefined;
-  /** Counts what was asked for: what was loaded for an earlier one comes too late. */
+  /** The number of the latest request; a sketch that was loaded for an earlier one is dropped. */
   private round = 0;
   private waiting = false;
 
@@ -66,7 +66,7 @@ export class SketchElement extends Base {
   connectedCallback(): void {
     this.attributesSeen ??= new MutationObserver((changes) => this.turnDials(changes));
     this.attributesSeen.observe(this, { attributes: true });
-    // What was set before the element was known lies on it, in front of what is here.
+    // Properties set before the element was defined hide the accessors of the class, so they are set again.
     if (Object.hasOwn(this, 'sketch')) {
       const { sketch } = this;
       delete (this as { sketch?: Sketch }).sketch;

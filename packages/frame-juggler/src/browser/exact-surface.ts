@@ -37,7 +37,7 @@ export class ExactSurface implements PageSurface<KeptPixels> {
     return this.raster.copy();
   }
 
-  /** Shows what {@link copy} gave once more: the carry of the next frame stands on it. */
+  /** Shows again what {@link copy} returned; the next frame's carry continues from it. */
   put(picture: KeptPixels): void {
     this.raster.put(picture);
     this.show();

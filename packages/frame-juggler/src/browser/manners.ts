@@ -42,7 +42,7 @@ function hasOwnSize(element: HTMLCanvasElement): boolean {
   return element.clientWidth === clientWidth;
 }
 
-/** Tells whether a canvas can be seen on the screen, whenever that changes. */
+/** Reports whether a canvas is visible on the screen, whenever that changes. */
 export function whenSeen(element: HTMLCanvasElement, told: (seen: boolean) => void): Undo {
   const observer = new IntersectionObserver((entries) => told(entries.at(-1)!.isIntersecting));
   observer.observe(element);
@@ -59,7 +59,7 @@ export function whenSized(element: HTMLElement, told: (box: readonly [width: num
     const { devicePixelContentBoxSize, contentRect } = entries.at(-1)!;
     const density = view.devicePixelRatio;
     const [exact] = devicePixelContentBoxSize ?? [];
-    // Not every browser tells them, and a screen that is only emulated has others than it says.
+    // Not every browser reports them, and an emulated screen may report wrong ones.
     const pixels = (told: number | undefined, length: number): number =>
       told !== undefined && Math.abs(told - length * density) <= 1 ? told : length * density;
     const width = pixels(exact?.inlineSize, contentRect.width);

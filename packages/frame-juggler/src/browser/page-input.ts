@@ -38,7 +38,7 @@ export class PageInput implements InputSource {
     element.addEventListener('pointerleave', (event) => event.isPrimary && this.leave(), { signal });
     document.addEventListener('keydown', this.onKeyDown, { signal });
     document.addEventListener('keyup', (event) => this.keyUp(event.key), { signal });
-    // The page hears of no key released while another window has the keyboard.
+    // While another window has the keyboard, the page is not told about released keys.
     document.defaultView?.addEventListener('blur', () => this.letGo(), { signal });
   }
 
@@ -56,7 +56,7 @@ export class PageInput implements InputSource {
     const { events } = this;
     this.events = [];
     if (frame > 0) return events;
-    // How things stand as it begins: what led to that lies before the start.
+    // The state of pointer and keys when the run begins.
     const { at, down } = this;
     return [
       ...(at === undefined ? [] : [{ type: 'move', at } as const]),

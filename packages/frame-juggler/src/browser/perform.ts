@@ -64,7 +64,7 @@ class Work {
       const run = this.run!;
       if (run.density !== density) run.density = density;
       await run.drawTo(frame, shown, (painted) => this.surface!.draw((this.painted = painted)));
-      // What the next frame stands on has to stay.
+      // The picture has to stay, because the next frame is drawn over it.
       return this.sketch.carry > 0 ? createImageBitmap(this.canvas) : this.canvas.transferToImageBitmap();
     },
     setDial: ({ name, value }) => Promise.resolve(this.run!.setDial(name, value) as undefined),

@@ -36,7 +36,7 @@ export interface Performer {
   end(): void;
 }
 
-/** What whoever shows a sketch tells what runs it. */
+/** What the player tells the performer. */
 export interface PerformerSetting {
   readonly element: HTMLCanvasElement;
   readonly surface: 'canvas2d' | 'raster';

@@ -85,7 +85,7 @@ const players = new WeakMap<HTMLCanvasElement, Player>();
 /** Milliseconds between two descriptions of a picture that plays: screen readers are not to be flooded. */
 const describeEvery = 15_000;
 
-/** After how many milliseconds without a change of its size a picture that stands on those before is made anew. */
+/** A picture under a carry is drawn again after its size has not changed for this many milliseconds. */
 const settleTime = 200;
 
 /** What a player tells of, each as an event on it; the options `onFrame`, `onLoad`, `onDial` and `onError` hear the same. */
@@ -120,7 +120,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   private readonly run: Performer;
   private readonly page: PageInput;
   private isPlaying = false;
-  /** Whether any of it is on the screen: what is not rests. */
+  /** Whether any of it is on the screen; if not, it pauses. */
   private seen = true;
   private readonly undo: (() => void)[] = [];
   private endTicks = (): void => undefined;
@@ -130,14 +130,14 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   private readonly screen: ScreenDensity | undefined;
   private settling: ReturnType<typeof setTimeout> | undefined;
   private hidePlayButton: (() => void) | undefined;
-  /** Since when the page has been kept from all else. */
+  /** The time since which the page could not do anything else. */
   private heldSince = 0;
   private describing = false;
   private describedAt = -Infinity;
   private stopped = false;
   /** The frame that the element shows; -1 for none, or for one that is out of date. */
   private shown = -1;
-  /** What is under way; the next thing waits for it, so that an async start is never overtaken. */
+  /** The work in progress; the next one waits for it, so that nothing overtakes an asynchronous start. */
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
 
@@ -246,7 +246,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   setDensity(density: number): Promise<void> {
     this.asked = density;
     return this.enqueue(async () => {
-      // Of many that come while one is drawn, the last counts.
+      // Of several changes during one drawing, only the last is applied.
       if (this.run.density === this.asked) return;
       this.run.density = this.asked;
       if (this.run.frame >= 0) await this.refresh();
@@ -273,7 +273,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
       this.options.onDial?.(name, this.dials[name]);
       this.tell('dial', { name, value: this.dials[name] });
       if (this.run.frame < 0) return;
-      // A still picture may have been made ready by `start`.
+      // A still sketch may have prepared its state in `start`.
       if (this.sketch.frames === 1) await this.run.restart();
       else if (this.isPlaying) return;
       await this.refresh();
@@ -285,7 +285,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     return this.run.usesInput;
   }
 
-  /** Stops for good and lets go of the page: its canvas is as it was before, but for the picture. */
+  /** Stops for good and removes everything from the page; the canvas is as it was before, except for the picture. */
   stop(): void {
     this.pause();
     this.stopped = true;
@@ -305,7 +305,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     });
   }
 
-  /** Shows a frame at rest, where there are no controls with a button over it that plays. */
+  /** Shows a resting frame; without controls, with a play button over it. */
   private rest(withButton: boolean): void {
     void this.goTo(frameAtRest(this.sketch));
     if (!withButton) return;
@@ -347,7 +347,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     if (!this.isPlaying || !this.seen) return;
     this.screen?.look();
     const due = this.clock.due(now);
-    // A start that is still under way holds time up rather than piling frames behind it.
+    // While an asynchronous start is not finished, time waits, so that no frames pile up.
     if (due > 0 && this.waiting === 0) void this.enqueue(() => this.move(due));
   };
 
@@ -392,7 +392,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     this.dispatchEvent(new Event('frame'));
   }
 
-  /** Lets the page answer, where a long way has kept it from that. Whoever stops, stops on the way too. */
+  /** Lets the page respond during a long run to a far frame; a stop ends that run too. */
   private readonly breathe = (): Promise<void> | undefined => {
     if (this.stopped) throw new SketchError({ problem: 'the player was stopped' });
     if (performance.now() - this.heldSince < longestHold) return undefined;

@@ -28,7 +28,7 @@ export class ScreenDensity {
     this.undo = [whenSized(element, (now) => this.follow(now)), whenDensityChanges(view, () => this.look())];
   }
 
-  /** Looks whether the screen has other pixels by now: not every browser tells of every change. */
+  /** Checks whether the screen's density has changed, because not every browser reports every change. */
   look(): void {
     const { devicePixelRatio } = this.element.ownerDocument.defaultView!;
     if (devicePixelRatio === this.ratio || this.box === undefined) return;

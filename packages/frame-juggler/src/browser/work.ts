@@ -25,7 +25,7 @@ export interface Standing {
   readonly dials: Readonly<Record<string, unknown>>;
 }
 
-/** What the page can ask for: what is given, and what is answered beside how things stand. */
+/** The requests of the page: their arguments, and their answers in addition to the state. */
 export interface Tasks {
   open: {
     readonly given: Pick<PerformerSetting, 'surface' | 'run'>;
@@ -42,7 +42,7 @@ export interface Tasks {
 }
 export type TaskName = keyof Tasks;
 
-/** A task, with what was done with pointer and keys since the one before. */
+/** A task, with the pointer and key events since the one before. */
 export interface Task<Name extends TaskName = TaskName> {
   readonly id: number;
   readonly name: Name;

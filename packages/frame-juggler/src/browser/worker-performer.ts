@@ -13,9 +13,9 @@ type Answered = Extract<Told, { readonly type: 'answer' }>;
 export class SketchWorker {
   onLoad: LoadListener = () => undefined;
   onWants: (what: 'pointer' | 'keys') => void = () => undefined;
-  /** How things stood when it told last. */
+  /** The state in the worker's last message. */
   standing: Standing = { frame: -1, usesInput: false, dials: {} };
-  /** Comes with what there is to know of the sketch. */
+  /** Resolves with the facts of the sketch. */
   readonly facts: Promise<SketchFacts>;
   private readonly waiting = new Map<number, { resolve: (answer: Answered) => void; reject: (why: SketchError) => void }>(); // prettier-ignore
   private asked = 0;
@@ -76,7 +76,7 @@ export class SketchWorker {
   }
 }
 
-/** A sketch that runs elsewhere, as far as a player looks into it. */
+/** A sketch that runs in a worker, with the parts of it that a player uses. */
 export function standIn({ width, height, dials, ...facts }: SketchFacts): Sketch {
   const elsewhere = (): never => {
     throw new SketchError({ problem: 'the sketch runs in a worker' });

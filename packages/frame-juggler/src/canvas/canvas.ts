@@ -151,11 +151,11 @@ export class Canvas {
   private plane: Plane = { matrix: identity, lean: undefined };
   private styleInForce: Style = initialStyle;
   private textInForce: TextStyle = initialTextStyle;
-  /** The place of the group at hand in the frame; 0 for none. */
+  /** The place of the current group in the frame; 0 for none. */
   private groupInForce = 0;
   private layerInForce = 0;
   private stack: SavedState[] = [];
-  /** How many of the saved states were there before the group at hand: it may not restore those. */
+  /** How many states were saved before the current group began; the group may not restore those. */
   private savedBefore = 0;
   /** The items painted here, in turn. */
   private order: number[] = [];
@@ -496,7 +496,7 @@ export class Canvas {
     this.put(call, kind.outline(options, path, call, this.surroundings), start, options, look);
   }
 
-  /** Notes a text: its outline comes once its font is there. */
+  /** Adds a text item; its outline is filled in once its font is loaded. */
   private putText(call: string, string: string, options: TextOptions & ShapeOptions, style: TextStyle): void {
     const { writer, texts, needs } = this.recording;
     const { at, anchor, maxWidth } = options;

@@ -89,7 +89,7 @@ export function tracksOf(course: readonly Frame[]): Track[] {
   return [...tracks.values()];
 }
 
-/** What an item is told from others by, from frame to frame. */
+/** Identifies an item from frame to frame. */
 export function nameOf({ shape, label, group }: Item): string {
   const labels = [];
   for (let at = group; at !== undefined; at = at.parent) if (at.label !== undefined) labels.unshift(at.label);
@@ -117,7 +117,7 @@ export function isOn(box: Box, canvas: Box, slack = 0): boolean {
   return right + slack >= left && bottom + slack >= top;
 }
 
-/** What is there to be said of one place. */
+/** The findings at one place. */
 export interface Sighting {
   readonly line: SourceLine | undefined;
   /** The frame in which it was seen; undefined where it is of no one frame. */

@@ -19,7 +19,7 @@ export interface GatherSetting {
   readonly frames: readonly [first: number, last: number];
   /** Makes a run of the sketch, or of one like it. */
   readonly open: (sketch: Sketch) => Run;
-  /** Milliseconds, from a clock that goes on. */
+  /** Milliseconds, from a monotonic clock. */
   readonly now: () => number;
   /** Called with how many frames have been looked at, and of how many. */
   readonly onProgress: (done: number, total: number) => void;
@@ -29,7 +29,7 @@ export interface GatherSetting {
 const detailed = 3;
 /** How wide, in pixels, pictures are looked at for what lies under an item, and for flashes. */
 const widths = { under: 320, flashes: 64 };
-/** Above so many items it is not looked at what lies under each. */
+/** With more items than this, the ground under each is not looked at. */
 const maxUnder = 4000;
 /** Within how many seconds a run at another frame rate is compared. */
 const comparedSeconds = 1;
@@ -158,7 +158,7 @@ function underItems(frame: Frame): ({ changes: boolean; color: [number, number, 
   });
 }
 
-/** Runs the sketch once more, and at twice its frame rate: what comes out otherwise then. */
+/** Runs the sketch again, and at twice its frame rate, and finds what then differs. */
 async function runAgain(
   sketch: Sketch,
   open: (sketch: Sketch) => Run,

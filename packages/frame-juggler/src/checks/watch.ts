@@ -153,7 +153,7 @@ function within(log: PaintLog, body: () => void): void {
   try {
     body();
   } finally {
-    // What was saved in a group and not restored ends with it.
+    // A state that was saved in a group and not restored ends with the group.
     while (log.saves.length > saves) {
       log.saves.pop();
       leave(log);

@@ -3,8 +3,8 @@ import { arc, commandLength } from '../geometry/path.ts';
 import { tablePaint, type Frame, type TablePaint } from './frame.ts';
 
 /*
- * A frame whose view lies far from (0, 0), as that of a map does, told in coordinates that are counted from the view's own
- * corner: whoever draws it with few digits can tell its points apart then.
+ * A frame whose view is far from (0, 0), such as a map, rewritten in coordinates relative to a point of the view. Surfaces
+ * with single precision can then tell its points apart.
  */
 
 /** The same picture with its coordinates counted from a point of its view. */

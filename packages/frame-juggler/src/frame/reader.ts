@@ -53,12 +53,12 @@ export interface Item {
   readonly source: SourceLine | undefined;
 }
 
-/** What is done on the way through a frame's items. */
+/** Called on the way through a frame's items. */
 export interface Visitor {
   /** A group begins: what follows is in it, until it ends. */
   enter(group: Group): void;
   leave(group: Group): void;
-  /** The item is the same object each time: what is to be kept of it must be copied. */
+  /** The item is the same object each time; copy what you want to keep. */
   item(item: Item): void;
 }
 

@@ -4,8 +4,8 @@ import type { KeptPixels, Rows } from '../surfaces/raster/surface.ts';
 import type { DrawPool } from './draw-pool.ts';
 
 /*
- * Threads share a frame: each draws some of its rows into memory that all of them see. A frame that stands on the one
- * before, as under a carry, begins when that is drawn; what it becomes is packed meanwhile.
+ * Threads share a frame: each draws some of its rows into shared memory. A frame under a carry begins as soon as the one
+ * before it is drawn; that one is packed meanwhile.
  */
 
 /** A picture in shared memory, and the frames and tasks that still need it. */
@@ -32,11 +32,11 @@ export class BandedDrawing {
     const under =
       before?.kept.width === width && before.kept.height === height && frame.carry > 0 ? before.kept : undefined;
     const memory = this.memoryOf(width * height * 4);
-    // As a surface finds it for the whole: the tasks cannot tell, as each has rows of its own.
+    // Found out for the whole picture: a task sees only its own rows.
     const opaque = alphaOf(frame.background) === 255 && (under === undefined || under.opaque);
     const kept = { width, height, rows: [0, height] as const, opaque, pixels: new Uint8Array(memory) };
     const drawn = Promise.all(bandsOf(height, this.pool.threads).map((rows) => this.pool.share({ frame, rows, under, into: kept }))); // prettier-ignore
-    // It is awaited later: till then its failure must not count as unhandled.
+    // Awaited later; this avoids an unhandled rejection until then.
     drawn.catch(() => undefined);
     this.last = { kept, memory, drawn, users: 1 };
     if (before !== undefined) void drawn.finally(() => this.leave(before)).catch(() => undefined);

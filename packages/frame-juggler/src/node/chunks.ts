@@ -15,12 +15,13 @@ import { threadsFor } from './render.ts';
 import { runSettingsTable } from './run-settings.ts';
 
 /*
- * A film in chunks, each rendered somewhere by itself, and put together in one place. What is made of a frame is the same
- * wherever it is made, so the file is the same as one render's, byte for byte.
+ * A film in chunks, each rendered by itself, possibly on another machine, and joined in one place. A frame gives the same
+ * bytes wherever it is made, so the file is the same as that of a single render, byte for byte.
  *
- * Under a carry a chunk's first picture stands on the one before, which is made elsewhere. It begins so many frames early
- * that nothing can be left of what was before, and tells what it came to: where that is not what the chunk before ends
- * with (light veils, drawn again and again, may keep a rounding for ever), it is rendered once more, upon that.
+ * Under a carry a chunk's first picture depends on the one before it, which is made elsewhere. So a chunk starts early
+ * enough that nothing older can still be seen, and reports a fingerprint of the picture it then stands on. If the chunk
+ * before ends with another picture (faint veils drawn again and again may keep a rounding error for ever), the chunk is
+ * rendered again on top of that one.
  */
 
 const pack = promisify(deflate);
@@ -55,7 +56,7 @@ export interface Chunk {
   readonly picture?: Uint8Array | undefined;
 }
 
-/** So many frames early a picture is of what a carry leaves of them only: Infinity where it leaves all. */
+/** After how many frames nothing is left of a picture under a carry; Infinity if it never fades. */
 export function framesLeftBy(carry: number): number {
   if (carry >= 1) return Infinity;
   let frames = 0;
@@ -99,7 +100,7 @@ export class ChunkRenderer {
     const output: Output = {
       add(_, bytes) {
         made.push(packs ? (pack(bytes, { level: 1 }) as Promise<Uint8Array>) : Promise.resolve(bytes));
-        // Frames wait packed, a few at a time.
+        // Frames are kept packed, a few at a time.
         return (made.at(-8) ?? Promise.resolve()).then(() => undefined);
       },
       finish: () => Promise.resolve(),
@@ -237,7 +238,7 @@ async function readPicture(bytes: Uint8Array): Promise<KeptPixels> {
   return { width, height, rows: [0, height], opaque: opaque === 1, pixels: await unpack(view.subarray(12)) };
 }
 
-/** Parts in one, each behind its length; behind them a sum of all, as PNG has it. */
+/** Several byte arrays as one, each preceded by its length; at the end the CRC of all, as in PNG. */
 function joined(list: readonly Uint8Array[]): Uint8Array {
   const body = Buffer.concat(list.flatMap((part) => [u32(part.length), part]));
   return Buffer.concat([body, u32(crc32(body))]);

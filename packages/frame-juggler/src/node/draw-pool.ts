@@ -2,7 +2,7 @@ import { Tinypool } from 'tinypool';
 import { draw, drawShare, type DrawTask, type PackTask, type ShareTask } from './draw.ts';
 import { withSharedPictures } from './picture-memory.ts';
 
-/** Draws frames in threads of their own; in this one where there are to be none. */
+/** Draws frames in a pool of threads, or in this thread if there are to be none. */
 export class DrawPool {
   private pool: Tinypool | undefined;
 
@@ -14,7 +14,7 @@ export class DrawPool {
     return this.threads === 0 ? 1 : this.threads * 2;
   }
 
-  /** Indices are handed over, not copied: they are no longer there afterwards. */
+  /** The indices of a task are transferred, not copied: the caller cannot use them afterwards. */
   async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
     if (this.threads === 0) return draw(task);
     const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
@@ -34,7 +34,7 @@ export class DrawPool {
       minThreads: this.threads,
       maxThreads: this.threads,
       isolateWorkers: false,
-      // What says how a script on the command line is to be read would keep a thread's file from being one.
+      // --input-type is meant for a script on the command line; a thread's file could not be loaded with it.
       execArgv: process.execArgv.filter((argument) => !argument.startsWith('--input-type')),
     });
     return this.pool.run(task, { transferList });

@@ -9,7 +9,7 @@ import type { Provenance } from './provenance.ts';
 
 /** What is made of a frame. */
 export type Product =
-  /** With texts of a file's own, and where these are not told yet, in words what is to be seen. */
+  /** `inWords`: a description of the frame is still to be added to the texts. */
   | { readonly type: 'png'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'svg'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'pixels' }
@@ -53,7 +53,7 @@ function rowsOf({ width, pixels }: KeptPixels, [first, end]: Rows): Uint8Array {
   return pixels.subarray(first * width * 4, end * width * 4);
 }
 
-/** Draws, or packs, and makes the bytes that were asked for. The same task gives the same bytes in whichever thread. */
+/** Draws or packs, and returns the bytes that were asked for. The same task gives the same bytes in every thread. */
 export function draw(task: DrawTask | PackTask): Uint8Array {
   if ('indices' in task) return packGifIndices(task.indices);
   const product = 'frames' in task ? withWords(task.product, task.frames[task.frames.length - 1]) : task.product;
@@ -69,7 +69,7 @@ export function draw(task: DrawTask | PackTask): Uint8Array {
   return encode(surface, product);
 }
 
-/** What is made of a picture that tells in words what is to be seen, with those words. */
+/** A product with the description of its frame added to its texts, where that is still to be done. */
 export function withWords(product: Product, frame: Frame): Product {
   if (!('inWords' in product)) return product;
   const { inWords: _, ...rest } = product;
@@ -107,7 +107,7 @@ const encoders: Encoders = {
     const [wide, high] = even === true ? [evenSide(width), evenSide(height)] : [width, height];
     return y4mFrame(surface.videoPlanes(wide, high, chroma === '420'));
   },
-  // The surface draws on in the same memory.
+  // A copy, because the surface draws its next frame into the same memory.
   pixels: (surface) => surface.drawn.data.slice(),
   kept: (surface) => surface.premultiplied.slice(),
 };

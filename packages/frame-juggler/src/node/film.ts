@@ -92,7 +92,7 @@ function settingOf(run: Run, target: Target, frames: readonly [number, number], 
   };
 }
 
-/** Options that say two things at once. */
+/** @throws SketchError for options that contradict the output, or one another */
 function checkTogether({ many, output, format }: Target, options: Read): void {
   const isSpan = typeof options.seconds === 'object';
   if (!many && (options.frames !== undefined || isSpan))
@@ -135,7 +135,7 @@ function framesOf(run: Run, target: Target, read: Read): readonly [number, numbe
 function allFramesOf(run: Run, { many }: Target, { frame = 0, seconds, frames }: Read): readonly [number, number] {
   if (typeof seconds === 'object') {
     const [from, to] = seconds.map((moment) => run.frameAtSeconds(moment));
-    // The frame that begins where it ends is no part of it.
+    // A frame that begins exactly at the end of the stretch is not part of it.
     const last = Math.abs(to - seconds[1] * run.sketch.frameRate) < 1e-6 ? to - 1 : to;
     return [from, Math.max(from, last)];
   }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { pngChunks } from './png-chunks.ts';
 
-/** What a file tells of where it came from, so that it can be had again: keyword and text, in order. */
+/** What a file says about its origin, so that it can be made again: keyword and text, in order. */
 export type Provenance = Readonly<Record<string, string>>;
 
 /** Where a picture comes from. */
@@ -10,7 +10,7 @@ export interface Origin {
   readonly seed: number;
   /** The frame, or the first and the last of several. */
   readonly frame: number | readonly [number, number];
-  /** What tells this run from another of the same sketch. */
+  /** A fingerprint of the run: different for another seed, size or dial of the same sketch. */
   readonly run?: string | undefined;
 }
 
@@ -25,7 +25,7 @@ export function provenance({ title, seed, frame, run }: Origin): Provenance {
   };
 }
 
-/** The texts in one, a line each, for files that have room for a comment only. */
+/** The texts as one, a line each, for formats that only have a comment. */
 export function provenanceLines(texts: Provenance): string {
   return Object.entries(texts)
     .map(([keyword, text]) => `${keyword}: ${text.replace(/\s+/g, ' ')}`)
@@ -39,7 +39,7 @@ export function fingerprint(...parts: readonly (string | Uint8Array)[]): string 
   return hash.digest('hex').slice(0, 16);
 }
 
-/** What a PNG, APNG, SVG or GIF file of ours tells of itself; empty where it tells nothing. */
+/** The provenance in a PNG, APNG, SVG or GIF file of ours; empty if there is none. */
 export function readProvenance(bytes: Uint8Array): Provenance {
   const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
   if (buffer.subarray(1, 4).toString('latin1') === 'PNG') return pngTexts(buffer);

@@ -43,7 +43,7 @@ export function openRun(sketch: Sketch, settings: RunSettings): Run {
   const { seed, width, height, density, dials, input, timeLimit: seconds, onLoad, signal, onCall } = settings;
   return new Run(sketch, {
     ...withoutUndefined({ width, height, density, dials, onLoad }),
-    // A track was recorded with a seed of its own, without which it need not fit.
+    // A track fits only the seed that it was recorded with.
     ...withoutUndefined({ seed: seed ?? input?.seed }),
     ...(input !== undefined && { input: () => playTrack(input) }),
     ...((seconds > 0 || onCall !== undefined) && {
@@ -74,10 +74,10 @@ function watched(limit: Limit, onCall: ((call: RunCall | undefined) => void) | u
   };
 }
 
-/** So long a run goes on at once before others get their turn, in milliseconds. */
+/** How long a run goes on, in milliseconds, before the event loop gets its turn. */
 const turn = 20;
 
-/** Lets signals and progress through on a long way, and ends it once it is to be stopped. */
+/** Lets the event loop run from time to time on the way to a far frame, and stops once the signal says so. */
 function pauses(signal: AbortSignal | undefined): () => Promise<void> | void {
   let last = performance.now();
   return () => {

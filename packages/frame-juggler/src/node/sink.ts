@@ -9,9 +9,9 @@ import { claim, removeUnfinished, withinClaim, type Claim } from './unfinished.t
 /** Where a file's bytes go. The file is there whole once it is committed, and not at all before. */
 export interface Sink {
   write(bytes: Uint8Array): Promise<void>;
-  /** Writes over what was written before, from a place on. */
+  /** Overwrites earlier bytes, from a position on. */
   patch(at: number, bytes: Uint8Array): Promise<void>;
-  /** What was written so far; it begins anew. Only where it may be written over. */
+  /** Returns what was written so far and empties the file. Only if `patches` was set. */
   takeBack(): Promise<Uint8Array>;
   commit(): Promise<void>;
   /** Leaves no file behind. */

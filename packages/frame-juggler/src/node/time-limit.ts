@@ -3,14 +3,14 @@ import { SketchError } from '../error.ts';
 import type { RunCall } from '../sketch/run.ts';
 
 /*
- * A sketch that never comes back from one of its functions would keep its host for ever. Node can stop code that runs
- * too long, where it is called through `vm`.
+ * A sketch with an endless loop would block its host for ever. Node can stop code that runs too long if it is called
+ * through `vm`.
  */
 
 const called = Symbol.for('frame-juggler.called');
 const script = new vm.Script(`globalThis[Symbol.for('frame-juggler.called')]()`, { filename: 'node:time-limit' });
 
-/** Calls a sketch's functions, none of them for longer than so many seconds. */
+/** Calls a sketch's functions and stops each that takes longer than the limit, in seconds. */
 export function timeLimit(seconds: number): <T>(call: () => T, what: RunCall) => T {
   return <T>(call: () => T, what: RunCall): T => {
     const host = globalThis as unknown as Record<symbol, unknown>;

@@ -5,9 +5,9 @@ import { SketchError } from '../error.ts';
 import { guardWriting } from './describe.ts';
 
 /*
- * Whatever is not whole yet lies beside its place, under a name that tells which process makes it and what it is to
- * become. By that name a run that was killed is cleaned up after, and two runs do not write into one place at once.
- * Nothing else is named so: no other file is ever taken away.
+ * A file is first written next to its final place, under a name that holds the process id and a digest of the final
+ * name. By that name the leftovers of a killed run are found and removed, and two runs cannot write the same file at
+ * once. No other file has such a name, so nothing else is ever removed.
  */
 
 const namePattern = /^\.juggle-(\d+)-([0-9a-f]{12})\.part$/;
@@ -21,10 +21,10 @@ export interface Claim {
   moved(): void;
 }
 
-/** What this process makes at the moment. */
+/** The unfinished files of this process. */
 const claimed = new Set<string>();
 
-// A digest, as a name with anything added to it might be too long.
+// A digest, because a long name with anything added to it might be too long for the file system.
 const digestOf = (place: string): string =>
   createHash('sha256').update(path.basename(place)).digest('hex').slice(0, 12);
 
@@ -51,7 +51,7 @@ export async function claim(place: string): Promise<Claim> {
   };
   try {
     await guardWriting(place, async () => (await open(unfinished, 'w')).close());
-    // Looked for once ours is there: of two that begin together at least one sees the other.
+    // Checked only after our own file exists: of two runs that start together, at least one then sees the other.
     const other = (await unfinishedIn(folder)).find(
       (each) => each.digest === digest && each.pid !== process.pid && isRunning(each.pid),
     );

@@ -39,7 +39,7 @@ export interface Channel {
   readonly max: number;
 }
 
-/** Beyond this no channel makes a difference, and its cube still is a number. */
+/** Larger channels make no visible difference; the cube of this is still finite. */
 const farthest = 1e9;
 const channel = (whole: number | undefined, divisor = 1, min = -farthest, max = farthest): Channel => ({
   divisor,
@@ -132,7 +132,7 @@ export const colorSpaces: Readonly<Record<string, ColorFunction>> = {
   'xyz-d65': inUnits(xyzToRgb, rgbToXyz, 'xyz'),
 };
 
-/** A row of a table by a name that may be none of its own. */
+/** A row of a table by name; undefined if it has none of that name. */
 export function rowOf(table: Readonly<Record<string, ColorFunction>>, name: string): ColorFunction | undefined {
   return Object.hasOwn(table, name) ? table[name] : undefined;
 }

@@ -52,7 +52,7 @@ function withoutComments(css: string): string {
   return css.includes('/*') ? css.replace(/\/\*[^]*?\*\//g, ' ') : css;
 }
 
-/** Parts between separators that stand in no parentheses; undefined where those do not match. ' ' stands for any space. */
+/** Splits at separators outside of parentheses; undefined if the parentheses do not match. ' ' stands for any white space. */
 function split(text: string, separator: string): string[] | undefined {
   const parts: string[] = [];
   let depth = 0;

@@ -147,7 +147,7 @@ function insideCircle(focus: Pair, at: Pair, radius: number): Pair {
   const max = radius * 0.999;
   if (distance <= max) return focus;
   const edge: Pair = [at[0] + (dx / distance) * max, at[1] + (dy / distance) * max];
-  // From so far away that the distance is beyond all numbers, there is no telling where the edge is.
+  // If the distance is too large for a number, the edge cannot be found.
   return edge.every(Number.isFinite) ? edge : at;
 }
 

@@ -23,7 +23,7 @@ export function colorMix(a: ColorLike, b: ColorLike, t: number, space: MixSpace 
   return mixed(t);
 }
 
-/** Sketches mix the same two colors again and again: what was made ready once is kept. */
+/** Sketches mix the same two colors again and again, so prepared pairs are cached. */
 const pairs = new Map<string, (t: number) => Color>();
 const maxPairs = 4096;
 

@@ -6,7 +6,7 @@ import { Color, readColor, type ColorLike } from './color.ts';
 export interface PictureData {
   /** Tells it from all other pictures of this process. */
   readonly id: number;
-  /** Rises with every change, so that what was made of the pixels can be made anew. */
+  /** Increases with every change, so that anything derived from the pixels can be renewed. */
   readonly version: number;
   readonly width: number;
   readonly height: number;

@@ -32,8 +32,8 @@ export interface FrameDifference {
 const nearby = 1e-6;
 
 /**
- * Which items of two frames differ. An item answers to one of the same kind, label and text: to one that is the same in
- * all, where there is one; else, in their order, to the next that is left; what is then left, to one of its kind.
+ * Which items of two frames differ. Items are matched by kind, label and text: first with an item that is equal in every
+ * respect, then in order with the next one left, and finally the rest by kind alone.
  */
 export function compareFrames(before: Frame, after: Frame): FrameDifference {
   const [one, other] = [describeFrame(before).items, describeFrame(after).items];
@@ -111,7 +111,7 @@ function changeOf(before: ItemDescription, after: ItemDescription, reordered: bo
   };
 }
 
-/** The places of a longest rising run within a list: what is not in it has changed its order. */
+/** The places of a longest increasing subsequence; items that are not in it have changed their order. */
 function longestRise(list: readonly number[]): Set<number> {
   /** The place of the least end of a run of each length, and the place before each. */
   const ends: number[] = [];

@@ -70,7 +70,7 @@ export function sharesOf(frame: Frame): SeenShare[] | undefined {
   return frame.order.length <= maxForSeen ? seenShares(frame) : undefined;
 }
 
-/** An item but for its outline, which is long to write out: only whoever draws or compares outlines wants it. */
+/** An item without its outline, which is long to write out and only needed for drawing and comparing. */
 export type ItemInWords = Omit<ItemDescription, 'outline'>;
 
 /** What a frame drew, in painter's order, with its outlines and its groups. */

@@ -1,6 +1,6 @@
 import type { Frame } from '../frame/frame.ts';
 
-/** What is compared of two frames: all but the lines that items came from. */
+/** The parts of two frames that are compared: everything except the source lines of items. */
 function parts({ columns, path, matrices, order, sources: _, ...rest }: Frame): [unknown, ArrayLike<number>[]] {
   const { source: _source, ...others } = columns;
   const { pictures, ...plain } = rest;

@@ -32,7 +32,7 @@ export function seenShares(frame: Frame): SeenShare[] {
   const through = new Float32Array(width * height).fill(1);
   const view = multiply(scaling(density, density), frame.view);
   const surfaces = new Surfaces();
-  // One frame stands for all that are drawn: to copy all that a frame has would take longer than to draw a small one.
+  // One frame object is reused for every drawing, because copying a frame would take longer than drawing a small one.
   const part: { -readonly [Key in keyof Frame]: Frame[Key] } = { ...frame, density: 1, background: 0, carry: 0 };
 
   /** Counts an item's alpha in what was drawn, in which the canvas's pixel (left, top) is the first. */
@@ -51,7 +51,7 @@ export function seenShares(frame: Frame): SeenShare[] {
         through[pixel] *= 1 - alpha / 255;
       }
     }
-    // Edges of what lies exactly above leave a little of every pixel that they cut.
+    // Antialiased edges of an item that lies exactly above leave a little of each pixel that they cut.
     const share = all === 0 ? 0 : seen / all;
     shares[i] = { seen: share < 0.002 ? 0 : Math.min(1, share), painted: all > 0 };
   };
@@ -67,7 +67,7 @@ export function seenShares(frame: Frame): SeenShare[] {
     count(i, surface.premultiplied, size.width, left, top);
   };
 
-  // Most frames have no use for it, and it has an engine of its own.
+  // Made when needed, because it has an engine of its own and most frames do without it.
   let whole: RasterSurface | undefined;
   const drawTogether = (together: readonly number[]): void => {
     Object.assign(part, { width, height, view });
@@ -96,7 +96,7 @@ function isOneStep({ fill, stroke, opacity, blend, group }: Item): boolean {
   return fill === undefined || stroke === undefined || (opacity === 1 && blend === 'normal');
 }
 
-/** Pixels a side of the squares by which it is told whether items may share a pixel. */
+/** The side, in pixels, of the grid squares by which overlaps are found. */
 const square = 16;
 
 /**
@@ -125,7 +125,7 @@ function apartFromEachOther(boxes: readonly (Box | undefined)[], width: number, 
 class Surfaces {
   private readonly bySize = new Map<number, RasterSurface>();
 
-  /** One that has so many pixels at least. */
+  /** A surface of at least this size. */
   ofAtLeast(across: number, down: number): { surface: RasterSurface; width: number; height: number } {
     const [width, height] = [powerOfTwo(across), powerOfTwo(down)];
     const size = width * 2 ** 16 + height;

@@ -90,7 +90,7 @@ function unite(one: Box, other: Box): Box {
 /** "a crane", "12 gulls", "“Tide 14:20”" */
 function withCount({ name, count }: Thing): string {
   if (name.startsWith('“')) return count === 1 ? name : `${name} ${count} times`;
-  // Of many labels only their maker knows what they are: one in the plural, and what is not counted, has no article.
+  // A label can be anything: plurals and uncountable nouns get no article.
   if (count === 1) return uncounted.test(name) ? name : `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${name}`;
   return `${count} ${/(?:s|x|ch|sh)$/.test(name) ? `${name}${name.endsWith('s') ? '' : 'es'}` : `${name}s`}`;
 }

@@ -7,7 +7,7 @@ import type { TableRow } from './table.ts';
 
 /** A file that a sketch needs, loaded before `start`. */
 export interface Asset<Value> {
-  /** Where the file lies. */
+  /** The file's address. */
   readonly url: URL;
   /** The largest file of its kind, in bytes. */
   readonly maxBytes: number;

@@ -39,7 +39,7 @@ function explained(kind: string, decode: () => Picture): Picture {
   }
 }
 
-/** Refuses what is larger than anyone can mean, by what its head tells and before anything is unpacked. */
+/** Refuses absurdly large pictures by the size in their header, before anything is unpacked. */
 function checkSize(width: number, height: number): void {
   if (width === 0 || height === 0) throw new Error(`it has no pixels: it is ${width} × ${height}`);
   if (Math.max(width, height) > max.side || width * height > max.pixels)
@@ -79,7 +79,7 @@ async function unpackedLength(parts: readonly Uint8Array[], enough: number): Pro
     for (let chunk = await reader.read(); !chunk.done && length <= enough; chunk = await reader.read())
       length += chunk.value.length;
   } catch {
-    // What is broken is said by whoever decodes it.
+    // A broken file is reported by the decoder.
   }
   await reader.cancel().catch(() => undefined);
   return length;

@@ -15,7 +15,7 @@ export type InputEvent =
 
 /** Where a run gets its events from. */
 export interface InputSource {
-  /** What was done since the frame before; for frame 0, how things stand. Asked once a frame, in order. */
+  /** The events since the frame before; for frame 0, the initial state. Called once per frame, in order. */
   take(frame: number): readonly InputEvent[];
   /** Called as the sketch looks at the pointer. */
   onPointer?(): void;
@@ -52,7 +52,7 @@ export interface Keys {
 
 type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
 
-/** Pointer and keys of one run: one object each, which a sketch may keep, as they always tell of the frame at hand. */
+/** Pointer and keys of one run: one object each. A sketch may keep them, since they always describe the current frame. */
 export class Input {
   private readonly live: Changing<Pointer>;
   private readonly keysDown = new Set<string>();
@@ -91,7 +91,7 @@ export class Input {
     return this.live;
   }
 
-  /** Goes on to a frame. Nothing has only just been pressed in frame 0: there was no frame before it. */
+  /** Advances to a frame. In frame 0 nothing counts as just pressed, because there is no frame before it. */
   begin(frame: number, events: readonly InputEvent[]): void {
     if (frame === 0) {
       Object.assign(this.live, this.outside, { inside: false, down: false });
@@ -143,7 +143,7 @@ function readKey(call: string, key: string): string {
   return keyName(name.read(call, 'key', key));
 }
 
-/** A key as it is kept: letters without regard to Shift, so that one let go under Shift is not held for ever. */
+/** A key's name as it is kept: letters in lower case, so that a key released while Shift is down does not stay pressed. */
 function keyName(key: string): string {
   return key.length === 1 ? key.toLowerCase() : key;
 }

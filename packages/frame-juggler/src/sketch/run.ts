@@ -84,12 +84,12 @@ export class Run {
   private input: Input | undefined;
   private inputSource: InputSource | undefined;
   private inputUsed = false;
-  /** The frame last painted, and the one before the frame at hand, for `pointer.over`. */
+  /** The frame painted last, and the one before the current frame, for `pointer.over`. */
   private painted: { readonly at: number; readonly frame: Frame } | undefined;
   private before: Frame | undefined;
   /** What tests hits, loaded once a pointer is over the canvas: a page without one does without it. */
   private hits: typeof hitsLabel | undefined;
-  /** What is under way: the next call waits for it. */
+  /** The call in progress; the next one waits for it. */
   private work: Promise<unknown> = Promise.resolve();
 
   /** @throws SketchError where it is no sketch, or an option is unknown or not valid */
@@ -187,7 +187,7 @@ export class Run {
     });
   }
 
-  /** The frame of a round that stands for any frame number: rounds repeat, or the last one stays. */
+  /** Maps any frame number to a frame of one round: the run repeats, or stays at its last frame. */
   frameAfterRounds(frame: number): number {
     const { frames, repeat } = this.sketch;
     frameNumber.read('run', 'frame', frame);
@@ -202,7 +202,7 @@ export class Run {
 
   private inTurn<T>(job: () => Promise<T>): Promise<T> {
     const result = this.work.then(job);
-    // Whoever made the call hears of its error; the next call goes ahead all the same.
+    // An error is reported to the caller it belongs to; the next call runs anyway.
     this.work = result.catch(() => undefined);
     return result;
   }
@@ -229,7 +229,7 @@ export class Run {
     if (this.at < 0 || (this.atEnd && this.sketch.repeat)) return this.begin();
     if (this.atEnd) return;
     const events = this.inputSource?.take(this.at + 1) ?? [];
-    // With a pointer over the canvas the sketch may ask what lies under it in the frame at hand.
+    // While the pointer is over the canvas, the sketch may ask what is under it in the current frame.
     if (this.input?.pointer.inside === true || events.some(isMove)) {
       await this.loadHits();
       if (this.painted?.at !== this.at) await this.paintHere(false);
@@ -264,7 +264,7 @@ export class Run {
       fail({ call: 'run.paint', problem: 'the run has not started', expected: 'await run.goTo(0) before' });
     const { sketch, width, height, density, view } = this;
     const { background } = sketch.canvas;
-    // Nothing lies under the first frame.
+    // The first frame has no picture before it to carry over.
     const carry = this.at === 0 ? 0 : sketch.carry;
     const canvas = new Canvas({ width, height, density, view, background, carry, trace });
     const moment = this.moment(seededRandom(`${this.seed}/paint`));
@@ -301,7 +301,7 @@ export class Run {
       height: this.view.height,
       random,
       noise: this.noise,
-      // Whoever asks is noted: a page then leaves keys and fingers to the sketch.
+      // Noted, because a page then leaves keys and touches to the sketch.
       get pointer() {
         return pointer();
       },

@@ -16,7 +16,7 @@ export interface Stage {
   readonly width: number;
   readonly height: number;
   readonly background: PackedColor;
-  /** How much of what was drawn before stays: 0 begins afresh. */
+  /** How much of the picture before stays; 0 for none. */
   readonly carry: number;
   /** From the sketch's units to pixels. */
   readonly toPixels: Matrix;

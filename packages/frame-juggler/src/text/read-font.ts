@@ -16,7 +16,7 @@ export function readFont(name: string, bytes: Uint8Array, openFont: OpenFont): F
     capHeight,
     has: (character) => {
       const code = character.codePointAt(0)!;
-      // Of a way of coloring glyphs that is newer than the package, only what has an outline of its own is drawn.
+      // Color glyph formats newer than the package are drawn by their plain outlines, if they have any.
       return font.hasGlyphForCodePoint(code) && (opened.layers === undefined || hasOutline(font.glyphForCodePoint(code), opened)); // prettier-ignore
     },
     set(text, rightToLeft) {

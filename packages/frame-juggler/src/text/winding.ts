@@ -26,7 +26,7 @@ interface Chord {
   readonly subpath: number;
 }
 
-/** A curve is looked at in so many chords. */
+/** The number of chords that stand for a curve. */
 const perCurve = 8;
 
 /** Looks at a glyph's outline. */
@@ -131,7 +131,7 @@ function meet(a: Chord, b: Chord, dx: number, dy: number): boolean {
   return side(x0, y0) * side(x1, y1) <= 0 && otherSide(a.x0, a.y0) * otherSide(a.x1, a.y1) <= 0;
 }
 
-/** How outlines that cross nowhere wind: told on both sides of each, as that is the same all along it. */
+/** The winding numbers on both sides of each outline; without crossings these are the same all along it. */
 function windingOf(chords: readonly Chord[]): Winding {
   let [least, most] = [0, 0];
   let looked = 0;

@@ -3,7 +3,7 @@ import { Button } from './button.tsx';
 import { hold, nowInWords } from './held.ts';
 import * as state from './state.ts';
 
-/** So far a channel of two pixels may differ, from 0 to 255, before they are marked. */
+/** Pixels are marked if a channel differs by more than this, from 0 to 255. */
 const tolerance = 2;
 
 /** Two at once: the picture beside the one before the last save, or beside one that was kept, with what differs. */
@@ -45,7 +45,7 @@ export function BesideView() {
   useEffect(() => {
     if (!shown) return undefined;
     let over = false;
-    // The screen has the new picture a moment later than the page hears of it.
+    // The new picture is on the screen a moment after the page is told about it.
     const timer = setTimeout(() => {
       const now = document.querySelector<HTMLCanvasElement>('#canvas');
       const [before, after, difference] = canvases.map((one) => one.current);
@@ -98,7 +98,7 @@ function drawDifference(
     const differs = [0, 1, 2, 3].some(
       (channel) => Math.abs(one.data[at + channel] - other.data[at + channel]) > tolerance,
     );
-    // What is the same stays to be seen, faintly, so that one finds one's way.
+    // Equal pixels stay visible, faintly, for orientation.
     const gray = (other.data[at] + other.data[at + 1] + other.data[at + 2]) / 3;
     const mark = differs ? [224, 33, 138, 255] : [gray, gray, gray, 60];
     marks.data.set(mark, at);

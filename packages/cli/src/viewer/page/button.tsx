@@ -1,7 +1,7 @@
 import type { ComponentChildren } from 'preact';
 import { Icon, type IconName } from './icons.tsx';
 
-/** A button with a sign, words or both. What is not written on it is its name, and shows when it is pointed at. */
+/** A button with an icon, words or both. If the words are not shown, they are its accessible name and its tooltip. */
 export function Button(given: {
   name: string;
   onClick: () => void;

@@ -6,8 +6,8 @@ import * as state from './state.ts';
 import { through } from './to-page.ts';
 
 /*
- * Numbers by hand: what is moved in the picture, or scrubbed in a field, is written into the call that drew it. While
- * something is being dragged the sketch is shown as it would be; the file is written once it is let go.
+ * Numbers by hand: moving an item in the picture, or scrubbing a field, changes the numbers in the call that drew it.
+ * During a drag the sketch is shown with the change; the file is written when the pointer is released.
  */
 
 /** The call that drew the chosen item, with its literals. */
@@ -30,7 +30,7 @@ export function followCall(): () => void {
     const stamp = `${state.loads.value} ${wanted}`;
     if (stamp === asked) return;
     asked = stamp;
-    // What is known of another call is of no use; of this one it is, until the newer is there.
+    // Facts about another call are dropped; those about this call stay until newer ones arrive.
     if (wanted !== place) call.value = undefined;
     place = wanted;
     if (source === undefined) {
@@ -50,7 +50,7 @@ export function followCall(): () => void {
   });
 }
 
-/** What is being dragged: the change as it stands, and the timer that shows it. */
+/** The drag in progress: its current change, and the timer that shows it. */
 let dragging: { change: Change; timer: number } | undefined;
 
 /** New values for parts of the call, as a change of its file. */
@@ -105,7 +105,7 @@ export async function undo(): Promise<void> {
   }, tell);
 }
 
-/** Reads the call again as soon as its file is written: its places are others now, and the next change may come at once. */
+/** Reads the call again as soon as its file is written, because its positions in the text have moved. */
 async function readAgain(): Promise<void> {
   const source = chosenItem()?.source;
   const found = source && (await server.call(source).catch(() => undefined));
@@ -162,7 +162,7 @@ function ownTurn({ parts }: CallFacts): { turn: number; scale: readonly [number,
   return { turn: value('rotate') ?? 0, scale: [value('scale[0]') ?? even, value('scale[1]') ?? even] };
 }
 
-/** From a move on the page to one in the units in which a call's points are written; undefined where none leads back. */
+/** Converts a move on the page to the units of a call's points; undefined if the transform has no inverse. */
 export function pageToUnits(facts: CallFacts, item: ItemDescription, view: Matrix): readonly number[] | undefined {
   const own = ownTurn(facts);
   if (own === undefined) return undefined;
@@ -180,7 +180,7 @@ export function pageToUnits(facts: CallFacts, item: ItemDescription, view: Matri
   ]);
 }
 
-/** Where a point in the units of a call's points lies on the page; undefined where nothing leads from one to the other. */
+/** Converts a point from the units of a call's points to the page; undefined if that is not possible. */
 function unitsToPage(
   facts: CallFacts,
   item: ItemDescription,
@@ -188,7 +188,7 @@ function unitsToPage(
 ): ((x: number, y: number) => [number, number]) | undefined {
   const linear = inverseOf(pageToUnits(facts, item, view) ?? [0, 0, 0, 0]);
   if (linear === undefined) return undefined;
-  // Its own turn and scale leave its pin where it is; an item without them lies where its numbers say.
+  // An item's own rotation and scale leave its pin in place; without them the item is where its numbers say.
   const { x: pinX, y: pinY } = pinOf(facts) ?? { x: 0, y: 0 };
   const [left, top] = through(view, ...through(item.transform, pinX, pinY));
   const [a, b, c, d] = linear;
@@ -211,7 +211,7 @@ export function stepOf(toUnits: readonly number[]): number {
   return power * ([5, 2, 1].find((digit) => digit * power <= pixel * 1.1) ?? 1);
 }
 
-/** A value some way from where it was, in whole steps, so that what is written finely stays so. */
+/** A value moved by a whole number of steps; finer digits that it was written with stay. */
 function stepped({ value }: CallPart, by: number, step: number): number {
   return Number(((value as number) + Math.round(by / step) * step).toPrecision(10));
 }
@@ -321,7 +321,7 @@ export function pinOf({ parts }: CallFacts): { x: number; y: number } | undefine
 /** The points, the radius and the corner of an item, where its call has them as numbers. */
 function pointGrips(facts: CallFacts): UnitGrip[] {
   const own = ownTurn(facts);
-  // With a turn of its own, what lies beside its pin lies elsewhere than the numbers say.
+  // If the item has its own rotation, points away from its pin are not where their numbers say.
   if (own === undefined || own.turn !== 0 || own.scale.some((scale) => scale !== 1)) return [];
   const coordinates = coordinatesOf(facts);
   const number = (path: string): CallPart | undefined =>

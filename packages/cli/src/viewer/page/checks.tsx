@@ -5,7 +5,7 @@ import type { SketchHost } from './host.ts';
 import { SourceLink } from './notes.tsx';
 import * as state from './state.ts';
 
-/** Likely mistakes, looked for when one asks: each with its line and a way out, and shown in the picture. */
+/** Likely mistakes, searched on demand: each with its line and a fix, and shown in the picture. */
 export function Checks({ host }: { host: SketchHost }) {
   const [busy, setBusy] = useState(false);
   const look = (): void => {

@@ -20,7 +20,7 @@ export function ColorField(given: {
   name: string;
   value: string;
   onChange: (color: string) => void;
-  /** Whether it is told once a color is picked, and not at each on the way. */
+  /** Whether to report only the color that is finally picked, and not each one along the way. */
   onPicked?: boolean;
 }) {
   const { id, name, value, onChange, onPicked } = given;

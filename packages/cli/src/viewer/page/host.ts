@@ -19,7 +19,7 @@ import { hold, nowInWords } from './held.ts';
 import { server, type ServedSketch } from './server.ts';
 import * as state from './state.ts';
 
-/** Milliseconds between two looks at what the sketch is doing. */
+/** How often, in milliseconds, the page checks whether the sketch hangs. */
 const lookEvery = 100;
 
 /** So many bytes the workers may hold: more is a sketch that keeps what it should let go, and soon takes the page with it. */
@@ -31,12 +31,12 @@ const unseen = 1;
 /** A worker, and the canvas on which its sketch draws. */
 class Stage {
   readonly canvas = document.createElement('canvas');
-  /** What of the sketch's code is running, in memory that both see; a page that is not isolated has none. */
+  /** Which of the sketch's functions is running, in shared memory; undefined if the page is not cross-origin isolated. */
   private readonly calls = typeof SharedArrayBuffer === 'undefined' ? undefined : new Calls();
-  /** The same as the worker told it last, where it has to tell. */
+  /** The same by the worker's last message, if there is no shared memory. */
   private told: SketchCall | undefined;
   input: PageInput | undefined;
-  /** What it has told of its sketch, until that has shown a picture. */
+  /** The facts of a newly loaded sketch, kept until its first picture is shown. */
   readonly held: ToPage[] = [];
   private readonly worker: Worker;
   private readonly questions = new Map<number, { resolve: (answer: never) => void; reject: (why: Error) => void }>();
@@ -101,9 +101,9 @@ class Stage {
 }
 
 /**
- * Runs the sketch in a worker and shows its canvas. Each save is loaded in a worker of its own, while the last picture
- * stays: the worker before it goes once the new one has shown a picture, and one that is overtaken by a newer save goes
- * at once. What was chosen in the page (frame, seed, dials, speed) is handed on from one to the next.
+ * Runs the sketch in a worker and shows its canvas. Each save is loaded in a new worker while the last picture stays. The
+ * old worker is ended once the new one has shown a picture; a worker that is overtaken by a newer save is ended at once.
+ * The choices made in the page (frame, seed, dials, speed) are passed on from one worker to the next.
  */
 export class SketchHost {
   /** What is shown. */
@@ -193,7 +193,7 @@ export class SketchHost {
     if (state.shown.value.playing) this.pause();
     const last = (state.facts.value?.frames ?? 1) - 1;
     const target = Math.max(0, Math.min(frame, last));
-    // Of several steps at once each goes on from the one before.
+    // Several steps in quick succession add up.
     state.shown.value = { ...state.shown.value, frame: target };
     this.tell({ type: 'goTo', frame: target, wish: ++this.wish });
   }
@@ -235,7 +235,7 @@ export class SketchHost {
     this.dials[name] = value;
     const { [name]: _, ...misfits } = state.misfits.value;
     state.misfits.value = misfits;
-    // Shown at once; the worker tells what has become of it.
+    // Shown at once; the worker's answer corrects it if necessary.
     state.dialValues.value = { ...state.dialValues.value, [name]: value as DialValue };
     this.tell({ type: 'dial', name, value });
   }
@@ -245,7 +245,7 @@ export class SketchHost {
     for (const { name, initial } of state.facts.value?.dials ?? [])
       if (names.includes(name)) {
         this.setDial(name, initial);
-        // What the sketch says next time it is saved holds.
+        // After the next save, the sketch's own value applies again.
         Reflect.deleteProperty(this.dials, name);
       }
   }
@@ -334,7 +334,7 @@ export class SketchHost {
     );
   }
 
-  /** Tells it to what is shown, and to what comes next: what is asked for while a save is loading holds for that too. */
+  /** Sends a message to the worker that is shown and to the one that is loading, so that a choice survives a save. */
   private tell(message: ToWorker): void {
     this.current?.tell(message);
     this.coming?.tell(message);
@@ -351,9 +351,9 @@ export class SketchHost {
   }
 
   private heard(message: ToPage, stage: Stage): void {
-    // What an older save still has to say is of no interest.
+    // Messages of an older save are ignored.
     if (stage !== this.current && stage !== this.coming) return;
-    // The page tells of the sketch that is shown: a new one has to show a picture first.
+    // The page describes the sketch that is shown; a new one counts only after its first picture.
     if (stage === this.coming && ['opened', 'dials', 'misfit'].includes(message.type)) {
       stage.held.push(message);
       return;
@@ -380,7 +380,7 @@ export class SketchHost {
         this.shown(message.shown);
         stage.canvas.dataset.frame = String(message.shown.frame);
         if (message.shown.usesPointer) stage.input?.onPointer();
-        // A recording holds one round: what comes after it begins anew.
+        // A recording covers one round, so it ends with the last frame.
         if (state.recording.value && message.shown.frame === (state.facts.value?.frames ?? 0) - 1)
           void this.stopRecording();
         return;
@@ -395,7 +395,7 @@ export class SketchHost {
   }
 
   private shown(shown: Shown): void {
-    // What was told before the last wish was heard is of a frame that is no longer wanted.
+    // Sent before the worker knew of the latest request, so it is about a frame that is no longer wanted.
     const { frame, playing } = shown.wish < this.wish ? state.shown.value : shown;
     state.shown.value = { ...shown, frame, playing };
   }
@@ -411,7 +411,7 @@ export class SketchHost {
     stage.input = new PageInput(stage.canvas, facts);
   }
 
-  /** The picture of the newest save is there: what was shown before goes. */
+  /** The newest save has its first picture: it replaces what was shown before. */
   private swap(stage: Stage): void {
     const before = this.current;
     this.current = stage;
@@ -419,13 +419,13 @@ export class SketchHost {
     state.alive.value = true;
     state.failure.value = undefined;
     const old = this.place.querySelector<HTMLCanvasElement>('#canvas');
-    // What was only tried out on the way is not what there was before.
+    // A change that was only tried out by hand does not count as the version before.
     if (old !== null && !this.showsTrial) void hold(old, `before the last change, ${nowInWords()}`);
     this.showsTrial = state.tryingOut.value;
     before?.end();
     for (const message of stage.held) this.heard(message, stage);
     state.loads.value++;
-    // By number it may be something else now: what is chosen can be seen, what is left out cannot.
+    // After a save a number may mean another item. That can be seen for a chosen item, but not for a hidden one.
     state.pile.value = [];
     state.leftOut.value = new Set();
     this.reveal(stage.canvas);
@@ -441,7 +441,7 @@ export class SketchHost {
     place.append(canvas);
     let looks = 0;
     const look = (): void => {
-      // A canvas has the size of its picture once that has come; one more frame, and it is on the screen.
+      // The canvas gets its size with its first picture; one frame later that is on the screen.
       if (canvas.width === unseen && ++looks < 100) return void requestAnimationFrame(look);
       requestAnimationFrame(() => {
         if (canvas.parentElement !== place) return;
@@ -487,7 +487,7 @@ export class SketchHost {
         ({ bytes }) => bytes,
         () => undefined,
       );
-      // Not every browser tells, and not of every page.
+      // Not every browser reports this, and not for every page.
       if (held === undefined) return;
       if (held > maxMemory && this.current !== undefined)
         this.crashed(
@@ -516,7 +516,7 @@ export class SketchHost {
   }
 
   private async failed(fault: Fault, stage: Stage): Promise<void> {
-    // The sketch before it stays as it is, and holds still.
+    // The old sketch stays visible, paused.
     if (stage === this.coming) this.current?.tell({ type: 'pause' });
     const source = fault.source && (await this.original(fault.source));
     const caller = fault.caller && (await this.original(fault.caller));

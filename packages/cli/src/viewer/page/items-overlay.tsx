@@ -61,7 +61,7 @@ function middleOf({ box }: ItemDescription, view: Matrix): [number, number] {
   return through(view, (box.left + box.right) / 2, (box.top + box.bottom) / 2);
 }
 
-/** The units in which an item was drawn: where their origin lies, and where x and y go from there. */
+/** The units in which an item was drawn: their origin, and the directions of x and y. */
 function Axes({ item: { transform }, view }: { item: ItemDescription; view: Matrix }) {
   const at = (x: number, y: number): [number, number] => through(view, ...through(transform, x, y));
   const [x0, y0] = at(0, 0);

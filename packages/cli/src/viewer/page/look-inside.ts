@@ -23,7 +23,7 @@ export function followItems(host: SketchHost): () => void {
       )
       .finally(() => {
         asking = false;
-        // What was shown in the meantime is looked at in its turn.
+        // Another frame was shown in the meantime; it gets its own description.
         if (asked !== stamp()) later();
       });
   };
@@ -35,7 +35,7 @@ export function followItems(host: SketchHost): () => void {
   });
 }
 
-/** What a description holds for: it is another after a save, a frame, a dial or a seed. */
+/** Identifies what a description belongs to: it changes with every save, frame, dial and seed. */
 function stamp(): string {
   return [state.loads.value, state.shown.value.frame, JSON.stringify(state.dialValues.value)].join(' ');
 }

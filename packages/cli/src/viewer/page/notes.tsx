@@ -14,7 +14,7 @@ export function SourceLink({ file, line }: { file: string; line: number }) {
   );
 }
 
-/** What the sketch has printed, and what is to be said of it. */
+/** What the sketch has printed, and notes about it. */
 export function Notes() {
   const list = state.said.value;
   if (list.length === 0)

@@ -77,7 +77,7 @@ export function PictureRoom(given: { host: SketchHost; place: HTMLElement; child
   }, []);
   const density = fitted.value * devicePixelRatio;
   useEffect(() => {
-    // A window that is being resized: one picture of the new size at the end, and none on the way.
+    // While the window is being resized nothing is drawn; one picture of the new size comes at the end.
     const timer = setTimeout(() => state.facts.value && host.setDensity(density), 120);
     return () => clearTimeout(timer);
   }, [density, host]);

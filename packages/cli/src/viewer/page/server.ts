@@ -93,7 +93,7 @@ const command: Server = {
   edit: async (file, line) => void (await post(paths.edit, { file, line })),
 };
 
-/** Who serves the page: the command, unless it stands somewhere else. */
+/** The server of this page: `juggle play`, unless another page embeds the viewer. */
 export let server = command;
 export function serveBy(other: Server): void {
   server = other;

@@ -34,7 +34,7 @@ export const shown = signal<Shown>({
 export const failure = signal<Failure | undefined>();
 /** Whether there is a sketch that can be played: not before the first is there, nor after one had to be ended. */
 export const alive = signal(false);
-/** What is under way and takes its time, in words. */
+/** What takes a while at the moment, in words. */
 export const underWay = signal('');
 export const dialValues = signal<Readonly<Record<string, DialValue>>>({});
 /** Why a dial cannot have the value that was given, by its name. */
@@ -43,7 +43,7 @@ export const seed = signal(0);
 export const speed = signal(1);
 export const range = signal<LoopRange | undefined>();
 export const said = signal<readonly Said[]>([]);
-/** A short word on what was just done, which goes by itself. */
+/** A short message about what was just done; it disappears by itself. */
 export const notice = signal('');
 export const recording = signal(false);
 /** Whether there is a recording, and whether it plays instead of the page's own pointer and keys. */
@@ -54,7 +54,7 @@ export const seconds = computed(() => shown.value.frame / (facts.value?.frameRat
 /** How many seconds the timeline of a sketch without an end shows at first. */
 const secondsOfEndless = 10;
 
-/** The end of the timeline: the last frame, or where a sketch without an end has come to. */
+/** The end of the timeline: the last frame, or the farthest one so far for a sketch without an end. */
 export const lastFrame = computed(() => {
   const { frames = Infinity, frameRate = 60 } = facts.value ?? {};
   if (Number.isFinite(frames)) return frames - 1;
@@ -126,5 +126,5 @@ export const dragged = signal(false);
 export const tryingOut = signal(false);
 /** The picture that is kept to compare with: the one before the last save, or one that was chosen. */
 export const held = signal<{ readonly picture: ImageBitmap; readonly words: string } | undefined>();
-/** Whether it is shown beside what is now. */
+/** Whether it is shown next to the current picture. */
 export const besides = signal(false);

@@ -135,7 +135,7 @@ function wishOf(format: WishFormat, density: number): RenderWish {
   };
 }
 
-/** What pointer and keys had a part in is only the same with what they did. */
+/** A run that used pointer or keys can only be repeated with the recorded input. */
 async function trackOf(host: SketchHost): Promise<{ track?: string }> {
   if (!state.shown.value.usesInput) return {};
   return { track: writeTrack(await host.ask('track', {})) };

@@ -1,7 +1,7 @@
 import { notesOnFrame, type FrameNote } from 'frame-juggler';
 import type { Playback } from './playback.ts';
 
-/** What is likely not meant in the frame that is shown. */
+/** Notes on what is probably not intended in the frame that is shown. */
 export async function notesOn(playing: Playback): Promise<readonly FrameNote[]> {
   const { painted, frame: at } = playing;
   const again = await playing.trace();

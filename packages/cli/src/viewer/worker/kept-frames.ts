@@ -1,6 +1,6 @@
 import { frameBytes, type Frame } from 'frame-juggler';
 
-/** How much of what was shown is kept, in bytes: once for frames, and once for the pictures that trails stand on. */
+/** How many bytes are kept: of frames, and of the pictures that frames under a carry are drawn over. */
 const maxBytes = 96e6;
 /** Under a carry, a picture is kept every so many frames: the ones between are drawn upon it again. */
 const pictureEvery = 30;
@@ -74,7 +74,7 @@ export class KeptFrames {
       const frame = this.frames.get(at);
       if (frame === undefined) return undefined;
       frames.unshift(frame);
-      // Frame 0 begins afresh, and so does one that has wiped the canvas.
+      // Frame 0 starts on an empty canvas, and so does a frame that cleared it.
       if (frame.carry === 0) return { picture: undefined, frames };
       const picture = this.pictures.get(at - 1);
       if (picture !== undefined) return { picture, frames };

@@ -64,7 +64,7 @@ export class NotedInput implements InputSource {
       .flatMap(([frame, events]) => events.map((event) => ({ frame, event })));
   }
 
-  /** How things stand as a run begins: what led to that lies before it. */
+  /** The state of pointer and keys when a run begins. */
   private standing(): InputEvent[] {
     return [
       ...(this.at === undefined ? [] : [{ type: 'move', at: this.at } as const]),

@@ -16,16 +16,16 @@ import type { LoopRange, Shown } from '../messages.ts';
 import { KeptFrames, type KeptPicture } from './kept-frames.ts';
 import { NotedInput } from './noted-input.ts';
 
-/** Going far back, so many frames before the one that is wanted are kept too: one who goes back often goes on doing so. */
+/** When going far back, this many frames before the wanted one are kept too, because people often go on going back. */
 const keptOnTheWay = 12;
-/** Milliseconds: how long the run goes on before it looks whether something else is wanted, and before it tells of its way. */
+/** Milliseconds: how long the run goes on before it checks for another request, and before it reports progress. */
 const times = { toLook: 8, toTell: 200 };
 
 /** Most screens show a picture every so many milliseconds; so many in a row may be too slow for that. */
 const screenFrame = 15;
 const maxHasty = 20;
 
-/** How a sketch is run, and who hears of it. */
+/** How a sketch is run, and what is called along the way. */
 export interface PlaybackSetting {
   readonly seed: number;
   readonly dials: Readonly<Record<string, unknown>>;
@@ -44,18 +44,18 @@ const channel = new MessageChannel();
 const waiting: (() => void)[] = [];
 channel.port1.onmessage = () => waiting.shift()?.();
 
-/** Does something once messages and timers that wait have been heard; a timer would wait some milliseconds more. */
+/** Calls a function after waiting messages and timers were handled; a timer would wait some milliseconds longer. */
 function soon(job: () => void): void {
   waiting.push(job);
   channel.port2.postMessage(undefined);
 }
 
-/** Thrown to leave a long way to a frame, as something else is wanted by now. */
+/** Thrown to give up running to a far frame when another one is wanted. */
 class Superseded extends Error {}
 
 /**
- * Plays a sketch on a canvas: forwards as the clock has it, and to any frame. What was shown is kept, so that a frame
- * behind is drawn again rather than run again; where it is forgotten, the run begins anew and comes to the same.
+ * Plays a sketch on a canvas: forward by the clock, or straight to any frame. Frames that were shown are kept, so that going
+ * back only draws them again. If a frame is no longer kept, the run starts again and arrives at the same picture.
  */
 export class Playback {
   readonly run: Run;
@@ -71,11 +71,11 @@ export class Playback {
   private shown = -1;
   /** The number of the last `goTo` that the page has sent. */
   private heard = 0;
-  /** The frame that is wanted; it outlives errors on the way to it. */
+  /** The frame that is wanted; kept even if there is an error before it is reached. */
   private target = 0;
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
-  /** The number of the last thing that was asked for: whatever is under way for an older one is left. */
+  /** The number of the latest request; work for an older one is given up. */
   private wish = 0;
   /** Whether the canvas shows anything yet. */
   private hasPicture = false;
@@ -119,7 +119,7 @@ export class Playback {
       const { run, sketch } = this;
       if (!sketch.repeat && this.target >= sketch.frames - 1 && sketch.frames > 1) await this.begin();
       else if (this.shown >= 0 && this.shown !== run.frame) await run.goTo(this.shown);
-      // From here on it is live: what was done later, before one went back, does not come again.
+      // From here on the input is live: input recorded for later frames, before going back, is dropped.
       if (this.range !== undefined) return;
       this.input.forget(this.target + 1);
       this.kept.forget(this.target + 1);
@@ -170,7 +170,7 @@ export class Playback {
     });
   }
 
-  /** Draws exactly, or as fast as the browser can; what is shown is drawn anew. */
+  /** Chooses between exact and fast drawing, and draws the current frame again. */
   setExact(exact: boolean): void {
     if (exact === this.isExact) return;
     this.isExact = exact;
@@ -190,7 +190,7 @@ export class Playback {
     if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
     this.ask(async () => {
       this.shown = -1;
-      // A still picture may have been made ready by `start`.
+      // A still sketch may have prepared its state in `start`.
       if (this.sketch.frames === 1) await this.run.restart();
       await this.show(this.target);
     });
@@ -212,7 +212,7 @@ export class Playback {
     return this.inTurn(async () => {
       const { run, target: at } = this;
       if (this.traced?.at !== at) {
-        // Where an older frame is shown, the run goes back to it: to paint a frame, a run has to stand on it.
+        // If an older frame is shown, the run goes back to it: a run can only paint the frame that it is at.
         if (run.frame !== at) await run.goTo(at);
         this.traced = { at, frame: await run.paint(true) };
       }
@@ -233,7 +233,7 @@ export class Playback {
   private tick(now: number, chain: number): void {
     if (!this.isPlaying || chain !== this.chain) return;
     const due = this.clock.due(now * this.speed);
-    // A start that is still under way holds time up rather than piling frames behind it.
+    // While an asynchronous start is not finished, time waits, so that no frames pile up.
     if (due === 0 || this.waiting > 0) return this.tickLater(now, chain);
     this.ask(() => this.moveOn(due));
     void this.work.then(() => this.tickLater(now, chain));
@@ -279,7 +279,7 @@ export class Playback {
   private async show(frame: number): Promise<void> {
     const { run } = this;
     if (!this.showKept(frame)) {
-      // What the next one is drawn upon is the last one that was run.
+      // The next frame is drawn over the last one that was run.
       if (frame > run.frame && this.shown !== run.frame) this.showKept(run.frame);
       if (this.sketch.carry === 0 && frame < run.frame) await this.keepUpTo(frame);
       else
@@ -303,7 +303,7 @@ export class Playback {
     return true;
   }
 
-  /** Runs to a frame that lies behind, and keeps the last ones on the way. */
+  /** Runs to an earlier frame from the start, and keeps the last frames along the way. */
   private async keepUpTo(frame: number): Promise<void> {
     const { run } = this;
     let painted: Frame | undefined;
@@ -323,7 +323,7 @@ export class Playback {
     this.hasPicture = true;
   }
 
-  /** Between two frames of a long way: lets messages in, and leaves the way where another is wanted. */
+  /** Between two frames of a long run: lets messages in, and gives up if another frame is wanted. */
   private lookUp(): Promise<void> | undefined {
     const now = performance.now();
     if (now - this.lookedAt < times.toLook) return undefined;
@@ -354,7 +354,7 @@ export class Playback {
     });
   }
 
-  /** Does something once what is under way has ended; of several that wait, only the last goes all the way. */
+  /** Runs a job after the current one has ended; if several wait, only the last one runs to its end. */
   private ask(job: () => Promise<void>): void {
     this.wish++;
     this.inTurn(job).catch((thrown: unknown) => {

@@ -101,7 +101,7 @@ async function open(message: Extract<ToWorker, { type: 'open' }>): Promise<void>
   }
 }
 
-/** Tells that some of the sketch's code begins. What is told arrives, also where that code never ends. */
+/** Reports that one of the sketch's functions begins. The message arrives even if that function never returns. */
 function tellBegin(kind: CallKind, frame = 0): void {
   tell({ type: 'running', call: { kind, frame, number: ++told } });
 }
@@ -160,12 +160,12 @@ const checkedFrames = 120;
 /** Milliseconds after which a new sketch is looked over. */
 const firstLookAfter = 400;
 
-/** Says what costs little to see of a sketch that was just loaded, and seldom is meant. */
+/** Notes on a newly loaded sketch that are cheap to find and seldom intended. */
 async function firstLook(playing: Playback): Promise<void> {
   try {
     for (const { text, source } of await notesOn(playing)) remarks.add('note', text, source);
   } catch {
-    // What is wrong with the sketch is told where it is shown.
+    // Errors of the sketch are reported when it is shown.
   }
 }
 

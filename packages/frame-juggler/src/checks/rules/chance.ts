@@ -32,7 +32,7 @@ const paintChanges: Rule = {
   why: 'Painted twice, the frame comes out differently, so by itself it is not the frame of the run.',
   cure: 'Move what changes into step(state), and let paint only draw it.',
   find: (evidence) =>
-    // What chance or a clock brings in is told as that.
+    // Differences from `Math.random` or the clock have findings of their own.
     evidence.noted.engine.length > 0
       ? []
       : evidence.details

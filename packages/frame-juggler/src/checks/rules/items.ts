@@ -35,7 +35,7 @@ const offCanvas: Rule = {
     const [on, still] = [everOn(evidence), stillNames(evidence)];
     return linesThat(
       evidence,
-      // What moves may come in later.
+      // A moving item may enter the canvas later.
       ({ description, item }) =>
         description.hidden === 'off the canvas' && !on.has(nameOf(item)) && still.has(nameOf(item)),
       (items) =>
@@ -66,7 +66,7 @@ const covered: Rule = {
     const still = stillNames(evidence);
     return linesThat(
       evidence,
-      // What moves may come out again, but not from behind what fills the canvas.
+      // A moving item may become visible again, but not from behind something that fills the canvas.
       (seen, detail) =>
         seen.description.hidden === 'covered' && (still.has(nameOf(seen.item)) || isUnderAll(seen, detail)),
       (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely covered by what is drawn later`,
@@ -111,7 +111,7 @@ const noPaint: Rule = {
     linesThat(
       evidence,
       ({ description: { hidden, box } }) =>
-        // What fades in is not there yet; a still picture has no later.
+        // An item may be about to fade in, but not in a still picture.
         (hidden === 'no paint' || (hidden === 'opacity 0' && evidence.sketch.frames === 1)) &&
         box.right > box.left &&
         box.bottom > box.top,
@@ -196,7 +196,7 @@ const radians: Rule = {
         anglesOf(call.name, call.given).filter((angle) => angle !== undefined && angle !== 0),
       );
       if (angles.length === 0 || !angles.some(looksLikeRadians)) return [];
-      // Beside one in radians its fellow may be a whole number: from 0 to Math.PI.
+      // Next to an angle in radians, the other one may be a whole number: from 0 to Math.PI.
       if (!calls.every(({ call }) => anglesOf(call.name, call.given).some(looksLikeRadians))) return [];
       const [
         {

@@ -50,7 +50,7 @@ function styleCalls({ log }: Detail): StyleCall[] {
       } else if (isDrawing(call))
         for (const [key, style] of inForce) {
           const own = options[key];
-          // A stroke given in parts takes the rest from what is in force.
+          // A stroke given in parts takes the rest from the current style.
           const isOwn = own !== undefined && !(key === 'stroke' && typeof own === 'object');
           if (!isOwn && (key !== 'text' || call.name === 'text')) style.used.add(key);
         }
@@ -110,7 +110,7 @@ function leaksOf({ at, log }: Detail): Sighting[] {
       call.name === 'style' &&
       stickyKeys.some((key) => options?.[key] !== undefined && options[key] !== 1 && options[key] !== 'normal');
     if (call.depth > 0 || (!transforms.has(call.name) && !isSticky)) return;
-    // One that is made again and again, in a loop, is meant to add up.
+    // A transform that is repeated in a loop is meant to add up.
     if (lines.get(placeOf(call.line))! > 1) return;
     const before = calls.slice(0, i).some((one) => one.depth === 0 && isDrawing(one));
     const rest = calls.slice(i + 1);

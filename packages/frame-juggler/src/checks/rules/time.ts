@@ -39,7 +39,7 @@ const growing: Rule = {
   cure: 'Compute the size from the time (swing(seconds, 2, 1, 1.5)), or limit it with clamp or wrap.',
   find(evidence) {
     const { tracks, course, sketch } = evidence;
-    // What comes round is let grow.
+    // A sketch with a duration ends or starts again, so growth until then is fine.
     if (course.length < 8 || sketch.frames !== Infinity) return [];
     const grown = tracks.filter(({ boxes }) => {
       if (!boxes.every(isFinite)) return false;
@@ -173,7 +173,7 @@ const frameBound: Rule = {
       const other = others.get(keys[i]);
       if (other === undefined) return false;
       const steps = Math.min(track.boxes.length, other.boxes.length) - 1;
-      // Early enough that nothing has come round, and late enough to tell.
+      // Early enough that the run has not repeated yet, and late enough to see a difference.
       for (const at of [2, 3, 5, Math.floor(steps / 2)]) {
         if (at < 1 || at > steps) continue;
         const [a, b, c, d] = [track.boxes[0], track.boxes[at], other.boxes[0], other.boxes[at]];
@@ -200,7 +200,7 @@ function move(from: Box, to: Box): [number, number] {
   return [toX - x, toY - y];
 }
 
-/** What each track is told from others by: its name, and its place among those of that name. */
+/** Identifies each track: its name, and its place among tracks of that name. */
 function keysOf(tracks: readonly Track[]): string[] {
   const counts = new Map<string, number>();
   return tracks.map(({ name }) => {

@@ -47,10 +47,10 @@ export async function openApng(file: Destination, setting: OutputSetting): Promi
   };
   const write = async ({ rect, packed, length }: Shown): Promise<void> => {
     const place = u32(rect.width, rect.height, rect.x, rect.y);
-    // The last two bytes: nothing is cleared away afterwards, and pixels replace those that are there.
+    // The last two bytes, dispose and blend: the frame stays, and its pixels replace those below.
     await put(Buffer.concat([place, u16(...seconds(length * per, rate)), Uint8Array.of(0, 0)]), await packed);
   };
-  /** Writes all that is there once more, with alpha. */
+  /** Writes everything so far again, with an alpha channel. */
   const giveAlpha = async (): Promise<void> => {
     opaque = false;
     const before = pictures === 0 ? undefined : await sink.takeBack();
@@ -81,7 +81,7 @@ export async function openApng(file: Destination, setting: OutputSetting): Promi
     async finish() {
       if (shown !== undefined) await write(shown);
       await sink.write(pngEnd());
-      // Only now it is known how many pictures there are.
+      // The number of pictures is known only now.
       await sink.patch(head().length, control());
       await sink.commit();
     },

@@ -16,7 +16,7 @@ export async function openGif(
   const encoder = new GifEncoder({ ...setting, comment, dither });
   const sink = await openSink(file, { patches: true });
   await sink.write(encoder.head());
-  /** When all is written that has been handed over. */
+  /** Resolves once everything handed over so far is written. */
   let written = Promise.resolve();
   const write = (frame: GifFrame | undefined): void => {
     if (frame === undefined) return;
@@ -25,7 +25,7 @@ export async function openGif(
       await sink.write(frame.head);
       await sink.write(bytes);
     });
-    // It is awaited later: till then its failure must not count as unhandled.
+    // Awaited later; this avoids an unhandled rejection until then.
     written.catch(() => undefined);
   };
   return {
@@ -39,7 +39,7 @@ export async function openGif(
       for (const frame of encoder.end()) write(frame);
       await written;
       await sink.write(gifEnd);
-      // Only now the shared table is complete.
+      // The shared color table is complete only now.
       await sink.patch(0, encoder.head());
       await sink.commit();
     },

@@ -14,7 +14,7 @@ import { openY4m } from './y4m.ts';
 interface Kind {
   /** Whether it holds many frames. */
   readonly many: boolean;
-  /** Whether it can go elsewhere than to a file. */
+  /** Whether it can go to standard output or a stream. */
   readonly streams: boolean;
   readonly products: (setting: OutputSetting, options: Pick<OutputOptions, 'chroma'>) => Products;
   readonly open: (
@@ -25,7 +25,7 @@ interface Kind {
   ) => Output | Promise<Output>;
 }
 
-/** A frame a file: the same by itself and in a sequence. */
+/** One file per frame: the same bytes alone and in a sequence. */
 const frameKind = (type: 'png' | 'svg'): Kind => ({
   many: false,
   streams: true,

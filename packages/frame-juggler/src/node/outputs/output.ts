@@ -10,9 +10,9 @@ export interface Output {
   has?(frame: number): boolean;
   /** Takes a frame; they come in order. */
   add(frame: number, bytes: Uint8Array): Promise<void>;
-  /** All are in: the file is there from now on. */
+  /** All frames are in: the file appears now. */
   finish(): Promise<void>;
-  /** Something went wrong: no part of a file stays. Frames that are files of their own do. */
+  /** Something went wrong: removes the unfinished file. Frames that are files of their own stay. */
   abandon(): Promise<void>;
 }
 
@@ -27,7 +27,7 @@ export interface OutputSetting {
   readonly frames: readonly [number, number];
   readonly title: string;
   readonly seed: number;
-  /** What tells this run from another. */
+  /** A fingerprint that is different for every run. */
   readonly fingerprint: string;
 }
 

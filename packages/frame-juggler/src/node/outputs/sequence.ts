@@ -50,14 +50,14 @@ async function sequenceIn(
   { resume, overwrite }: SequenceOptions,
 ): Promise<Output> {
   const found = await framesThere(output);
-  // What is cut before it could tell its run is made once more as well.
+  // With --resume, a file that was cut off before its fingerprint is simply made again.
   const others = found.filter(({ texts, cut }) => texts.Run !== setting.fingerprint && !(resume && cut));
   if (others.length > 0 && !overwrite) throw ofAnotherRun(others);
   for (const { file, texts } of others) if (texts.Software === 'Frame Juggler') await rm(file, { force: true });
   const own = found.filter(({ frame, texts }) => texts.Run === setting.fingerprint && within(frame, setting.frames));
-  // A frame that is cut or damaged is made once more, as one that is not there.
+  // A damaged frame is made again, like a missing one.
   const there = new Set(resume ? own.filter(({ whole }) => whole).map(({ frame }) => frame) : []);
-  // The last one is made once more, to see whether the sketch still paints what it did.
+  // The last frame is made again, to find out whether the sketch still paints the same.
   const last = Math.max(...there);
   there.delete(last);
   return {
@@ -82,7 +82,7 @@ interface FoundFrame {
   readonly texts: Provenance;
   /** Whether all of the file is there, and as it was written. */
   readonly whole: boolean;
-  /** Whether it begins as a frame does, and ends before it tells anything of itself. */
+  /** Whether it begins like a frame's file, but ends before its fingerprint. */
   readonly cut: boolean;
 }
 
@@ -125,8 +125,8 @@ function within(frame: number, [first, last]: readonly [number, number]): boolea
 }
 
 /**
- * Makes a folder and those above it, one by one: asked for all of them at once, Node names the wrong one where it may not
- * write, and never comes back from a place that takes no folders.
+ * Makes a folder and its parents, one by one. If asked for all of them at once, Node reports the wrong one when it is not
+ * allowed to write, and never returns for a place that cannot hold folders.
  * @throws SketchError that says in words why it could not be done
  */
 async function makeFolder(folder: string): Promise<void> {

@@ -10,7 +10,7 @@ import { placeOf } from '../sink.ts';
 import { claim } from '../unfinished.ts';
 import type { Output, OutputOptions, OutputSetting, Products } from './output.ts';
 
-/** The encoder that is asked for; one that takes the same arguments may stand in for it. */
+/** The name of the encoder; any program that takes the same arguments will do. */
 const encoder = process.env.JUGGLE_ENCODER ?? 'ffmpeg';
 
 const codecs = {
@@ -33,7 +33,7 @@ export async function openVideo(
   const place = (await placeOf(file)) ?? notAFile(file);
   const { unfinished, release } = await claim(place);
   const { width, height, frameRate, title } = setting;
-  // With color halved both sides must be even: a row or column more, as its neighbor is.
+  // With halved color both sides must be even: an odd one gets a copy of its last row or column.
   const even = isMadeEven(setting, chroma);
   const [wide, high] = even ? [evenSide(width), evenSide(height)] : [width, height];
   if (even)
@@ -43,7 +43,7 @@ export async function openVideo(
   const child = spawn(
     encoder,
     [
-      // Without -xerror a video cut short by a full disk passes for a whole one.
+      // Without -xerror the encoder reports success even if a full disk cut the video short.
       ...['-hide_banner', '-loglevel', 'error', '-xerror', '-y', '-f', 'yuv4mpegpipe', '-i', 'pipe:0'],
       ...['-pix_fmt', chroma === '420' ? 'yuv420p' : 'yuv444p', '-colorspace', 'bt709', '-color_primaries', 'bt709'],
       ...['-color_trc', 'bt709', '-color_range', 'tv', ...codecs[extension]],
@@ -54,7 +54,7 @@ export async function openVideo(
       ],
       unfinished,
     ],
-    // In a group of its own: Ctrl-C is for us, and we tell the encoder.
+    // In a process group of its own, so that Ctrl-C reaches only us and we stop the encoder ourselves.
     { stdio: ['pipe', 'ignore', 'pipe'], detached: true },
   );
   let complaint = '';
@@ -74,7 +74,7 @@ export async function openVideo(
     if (!child.stdin.write(bytes)) await Promise.race([once(child.stdin, 'drain'), ended]);
   };
   const abandon = async (): Promise<void> => {
-    // An encoder that waits for more does not hear a gentler signal.
+    // SIGKILL, because an encoder that waits for input ignores gentler signals.
     child.stdin.destroy();
     child.kill('SIGKILL');
     await ended;
@@ -107,8 +107,8 @@ function isMadeEven({ width, height }: OutputSetting, chroma: Chroma): boolean {
 }
 
 /**
- * Sees to it that a process does not outlive this one, even where this one is killed: a shell waits for the end of what
- * it reads from us. Returns what calls that off.
+ * Makes sure that a process does not outlive this one, even if this one is killed: a shell reads from us and, when that
+ * ends, kills the process. Returns a function that calls it off.
  */
 function endWithUs(pid: number): () => void {
   if (process.platform === 'win32') return () => undefined;

@@ -30,7 +30,7 @@ export async function paintedFrame(sketch: Sketch, read: Complete<typeof oneFram
   const run = openRun(sketch, read);
   const wanted = read.seconds === undefined ? (read.frame ?? 0) : run.frameAtSeconds(read.seconds);
   const at = run.frameAfterRounds(wanted);
-  // Nothing is drawn before it is asked for, but what others lie over: under a carry the picture is of all frames.
+  // The picture is drawn when asked for; only under a carry are the frames before it drawn at once, since it stands on them.
   let surface: RasterSurface | undefined;
   if (run.sketch.carry === 0) await run.goTo(at);
   else {

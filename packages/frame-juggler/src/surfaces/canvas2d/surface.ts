@@ -51,7 +51,7 @@ export class Canvas2dSurface {
     return copy;
   }
 
-  /** Shows what {@link copy} gave once more: the carry of the next frame stands on it. */
+  /** Shows again what {@link copy} returned; the next frame's carry continues from it. */
   put(picture: OffscreenCanvas): void {
     const { element } = this;
     if (element.width !== picture.width) element.width = picture.width;
@@ -297,7 +297,7 @@ function tracePath(context: Context, path: Path, start: number, end: number): vo
         break;
       case arc: {
         const [begins, sweep] = [path[i + 6], path[i + 7]];
-        // Behind a close the standard goes on from the subpath's start; an arc of ours begins anew.
+        // After a close, the standard continues from the subpath's start, but our arcs begin a new subpath.
         if (!open) context.moveTo(...arcPoint(path, i, begins));
         const from = begins * toRadians;
         const to = (begins + sweep) * toRadians;

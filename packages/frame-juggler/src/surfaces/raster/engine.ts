@@ -64,7 +64,7 @@ export interface Pen extends PenStyle {
   readonly width: number;
 }
 
-/** What both Node and browsers have of WebAssembly, as far as it is needed here. */
+/** The part of WebAssembly's interface that is used here, as both Node and browsers have it. */
 declare const WebAssembly: {
   readonly Module: new (bytes: Uint8Array) => object;
   readonly Instance: new (module: object) => { readonly exports: unknown };
@@ -100,7 +100,7 @@ export class Engine {
     return new Float64Array(this.calls.memory.buffer, unsigned(at), length);
   }
 
-  /** Takes the outlines of a frame in, in the place of those it had. A frame's never change: the same list is there still. */
+  /** Copies a frame's outlines into the engine's memory, unless they are there already: a frame's outlines never change. */
   takePath(path: Path): void {
     if (path === this.lastPath) return;
     this.lastPath = path;
@@ -193,7 +193,7 @@ export class Engine {
   }
 }
 
-/** An address as it is: WebAssembly hands over those beyond two gigabytes as negative numbers. */
+/** An address as an unsigned number: WebAssembly returns those above two gigabytes as negative ones. */
 function unsigned(address: Address): number {
   return address >>> 0;
 }

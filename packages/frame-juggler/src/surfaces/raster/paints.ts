@@ -21,7 +21,7 @@ const kinds = { linear: 0, around: 1, radial: 2, conic: 3, picture: 4 };
 const spreads: Record<Spread, number> = { pad: 0, repeat: 1, reflect: 2 };
 
 const recordLength = 15;
-/** A gradient's colors stand in a table of so many and one, or as stops where two are closer than a table tells. */
+/** A gradient's colors are a table of this many entries and one, or its stops if two are closer than the table can show. */
 const tableSize = 1024;
 
 /** The place of a blend mode among all. */

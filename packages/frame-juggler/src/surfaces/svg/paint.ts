@@ -134,7 +134,7 @@ function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definit
     const [from, to] = [spans[i - 1], spans[i]];
     const span = to.offset - from.offset;
     if (span <= 0) continue;
-    // As many as there are shades between the two, and never one so wide that it is no wedge.
+    // As many wedges as there are shades between the two colors, and none wider than a wedge can be.
     const count = Math.max(
       Math.ceil(span * 24),
       Math.min(Math.ceil(span * maxWedges), difference(from.color, to.color)),

@@ -37,7 +37,7 @@ export function svgParts(
   return backend.document(list[list.length - 1], texts);
 }
 
-/** A view so many times its size away from 0 is beyond what renderers of SVG, with their 24 bits, tell apart. */
+/** If the view is farther from 0 than this many times its size, SVG renderers (24-bit precision) cannot tell its points apart. */
 const farOff = 1000;
 
 /** A frame with coordinates that renderers can tell apart. */
@@ -55,7 +55,7 @@ function canvasIn({ width, height, view }: Frame): { x: number; y: number; width
   return { x, y, width: Math.abs(corners[1][0] - corners[0][0]), height: Math.abs(corners[1][1] - corners[0][1]) };
 }
 
-/** So many elements are put together as one text: a million small ones would fill memory with what strings cost. */
+/** How many elements are joined into one string, since a million small strings would fill the memory. */
 const chunkSize = 512;
 
 /** Elements that are drawn one after the other. */
@@ -134,7 +134,7 @@ class SvgBackend implements Backend<SvgLayer> {
     this.content.push(...drawn);
   }
 
-  /** Of frames gone by, only what can be seen is told. */
+  /** Of earlier frames, only what can still be seen is written. */
   private get isPast(): boolean {
     return this.toCome > 0;
   }
@@ -156,7 +156,7 @@ class SvgBackend implements Backend<SvgLayer> {
     return { [Symbol.iterator]: () => elementParts('svg', attributes, children) };
   }
 
-  /** Names are given as things begin, so that of two with one label the outer or the earlier one has it plain. */
+  /** Ids are assigned when an element begins, so that of two with the same label the outer or earlier one gets it without a number. */
   open(group: Group | undefined): SvgLayer {
     // What belongs to no group is what a group is clipped by.
     return new SvgLayer(this.name(this.labelOf(group)), group === undefined);
@@ -199,7 +199,7 @@ class SvgBackend implements Backend<SvgLayer> {
       const drawn = this.outlined(item, matrix, filled, stroke, names, common);
       return layer.add(withTitle(label, drawn));
     }
-    // The string itself is there, and lies over its outlines, but has no paint of its own.
+    // The string itself is there too, over its outlines, but without paint.
     const { left, top, right, bottom } = box();
     const place = {
       ...written({ x: left, y: bottom, 'font-size': bottom - top, textLength: right - left }, this.defs.write),
@@ -264,7 +264,7 @@ class SvgBackend implements Backend<SvgLayer> {
     layer.outlines.push(element(name, { ...attributes, ...rest }));
   }
 
-  /** What keeps a group within a region: an outline, or the alpha of what is drawn where that is not all or nothing. */
+  /** A group's clip: an outline, or a mask if the clip's alpha is not just 0 or 1. */
   private maskOf(mask: SvgLayer | undefined): Attributes {
     if (mask === undefined) return {};
     if (mask.outlines !== undefined) return { 'clip-path': `url(#${this.defs.add('clipPath', {}, mask.outlines)})` };
@@ -272,7 +272,7 @@ class SvgBackend implements Backend<SvgLayer> {
       maskUnits: 'userSpaceOnUse',
       ...written({ ...canvasIn(this.stage!.frame) }, this.defs.write),
     };
-    // Masks go by how light they are; all of this one is made white, so that it goes by how much it covers.
+    // Masks work by luminance; everything in this one is made white, so that it works by coverage.
     const white = this.defs.add('filter', { 'color-interpolation-filters': 'sRGB' }, [whiten]);
     const content = element('g', { filter: `url(#${white})` }, mask.elements);
     return { mask: `url(#${this.defs.add('mask', region, [content])})` };

@@ -17,7 +17,7 @@ import { far, Shape } from './shape.ts';
 export const one: i32 = 1 << 20;
 /** Pixels to a block. */
 export const block: i32 = 4;
-/** So many cells are drawn at a time, or those of one row. */
+/** The most cells that are drawn at a time, unless a single row has more. */
 const maxCells: i32 = 65536;
 
 export let cells: usize = 0;
@@ -28,7 +28,7 @@ let wordRoom: i32 = 0;
 export let crossed: usize = 0;
 let rowRoom: i32 = 0;
 
-/* The columns of the shape at hand, in pixels of the canvas, the last not included. */
+/* The columns of the current shape, in pixels of the canvas; `right` is not included. */
 export let left: i32 = 0;
 export let right: i32 = 0;
 /* The rows that are drawn at a time, cells to a row, and words of the bitmap to a row. */

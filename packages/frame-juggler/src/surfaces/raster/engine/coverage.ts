@@ -9,7 +9,7 @@ import { untangle } from './untangle.ts';
  * edges touch pixels are covered alike.
  */
 
-/** The coverages of blocks that follow one another, so many pixels at most. */
+/** The coverages of adjacent blocks, this many pixels at most. */
 const mostAtOnce: i32 = 128;
 const coverages = memory.data(128 + 16);
 

@@ -17,7 +17,7 @@ export const arc: i32 = 4;
 /** Bytes to each command and its arguments. */
 const commandBytes = memory.data<i32>([24, 24, 40, 56, 64, 8]);
 
-/** Beyond so many points curves are left coarse: a stroke wider than the canvas makes all of its line matter. */
+/** With more points than this, curves stay coarse. It happens if a stroke is so wide that all of its line can be seen. */
 const maxPoints: i32 = 100_000;
 /** A curve that needs more chords than this is halved first, so that the half out of sight can be left coarse. */
 const maxChords: i32 = 64;

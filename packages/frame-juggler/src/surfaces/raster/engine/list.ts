@@ -25,13 +25,13 @@ let target: i32 = 0;
 let top: i32 = 0;
 let bottom: i32 = 0;
 
-/** A list with outlines of so many points is painted before it grows further, as one of so many shapes is. */
+/** A list is painted once it holds this many points or shapes. */
 const maxPoints: i32 = 200_000;
 const maxShapes: i32 = 20_000;
-/** So many pixels to a band. */
+/** Pixels per band. */
 const bandPixels: i32 = 65536;
 
-/** Says on which layer is painted what is listed from now on. */
+/** Chooses the layer for the shapes listed from now on. */
 export function aim(layer: i32): void {
   if (layer !== target) paintList();
   target = layer;

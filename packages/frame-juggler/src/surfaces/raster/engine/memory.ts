@@ -1,7 +1,7 @@
 /** More than this at once the allocator does not give. */
 const most: usize = 1 << 29;
 
-/** Memory of a new size with what it held; 0 stands for none yet. */
+/** Reallocates memory and keeps its contents; 0 stands for no memory yet. */
 export function grow(address: usize, bytes: usize): usize {
   return address === 0 ? heap.alloc(bytes) : heap.realloc(address, bytes);
 }

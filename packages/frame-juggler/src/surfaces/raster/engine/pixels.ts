@@ -83,7 +83,7 @@ export function over4(source: v128, below: v128): v128 {
   return i8x16.add(source, scale4(below, v128.not(alphas4(source))));
 }
 
-/** Gives so many words the same value. */
+/** Fills words with one value. */
 export function fillWords(at: usize, count: i32, word: u32): void {
   const end = at + (count << 2);
   const four = i32x4.splat(word);
@@ -135,7 +135,7 @@ function channel(value: u32, back: f64): u32 {
 /** Writes so many pixels without their alpha, three bytes each; one byte more may be written than that is. */
 export function dropAlpha(at: usize, count: i32, out: usize): void {
   const end = at + (count << 2);
-  // Four at a time, as long as what is written beyond them is written again.
+  // Four at a time, while the byte written past their end is overwritten later.
   for (; at + 20 <= end; at += 16, out += 12) {
     const four = v128.load(at);
     v128.store(out, v128.shuffle<i8>(four, four, 0, 1, 2, 4, 5, 6, 8, 9, 10, 12, 13, 14, 0, 0, 0, 0));

@@ -15,7 +15,7 @@ const radial: i32 = 2;
 const conic: i32 = 3;
 const picture: i32 = 4;
 
-/** A gradient's colors stand in a table of so many and one, or as stops where two are closer than a table tells. */
+/** A gradient's colors are a table of this many entries and one, or its stops if two are closer than the table can show. */
 const tableSize: i32 = 1024;
 
 let record: usize = 0;
@@ -30,16 +30,16 @@ export function isOpaque(paint: usize): bool {
   return load<f64>(paint, 8) !== 0;
 }
 
-/* Where the colors of the gradient at hand are, how many stops they are told in, and how it goes on beyond its ends. */
+/* The current gradient: the address of its colors, the number of its stops (0 for a table), and its spread. */
 let colors: usize = 0;
 let stops: i32 = 0;
 let spread: i32 = 0;
 
-/** How far along a gradient pixels lie, from 0 to 1: so many at a time. */
+/** The offsets of pixels along the gradient, from 0 to 1; this many at a time. */
 const maxOffsets: i32 = 512;
 const offsets = memory.data(512 * 8 + 16);
 
-/** Writes the colors of `count` pixels of row `y` from `x` on. Each is found by itself, wherever the run begins. */
+/** Writes the colors of `count` pixels of row `y` from `x` on. A pixel's color does not depend on where the run begins. */
 export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): void {
   record = paint;
   const kind = <i32>part(0);
@@ -110,7 +110,7 @@ function findConic(px: v128, py: f64, end: usize): void {
   }
 }
 
-/** The most common gradient: each pixel's place in the table at once, for which its size may stand in all factors. */
+/** The most common gradient, in one pass: the factors are scaled by the table's size, which is exact for a power of two. */
 function shadeLinear(x: i32, py: f64, count: i32, out: usize): void {
   const row = f64x2.splat((part(6) + part(8) * py) * tableSize);
   const perPixel = f64x2.splat(part(7) * tableSize);
@@ -180,7 +180,7 @@ function down(x: i32, y: i32): f64 {
 /** The color at an offset, premultiplied. */
 function colorAt(offset: f64): u32 {
   if (spread !== 0) {
-    // Again the same way, or to and fro.
+    // Repeat, or reflect.
     const length: f64 = spread === 1 ? 1 : 2;
     offset -= Math.floor(offset / length) * length;
     if (spread === 2 && offset > 1) offset = 2 - offset;
@@ -207,7 +207,7 @@ function mixStops(stops: usize, count: i32, offset: f64): u32 {
   return mixed(offset);
 }
 
-/* The two stops between which colors are mixed: where they are, and their channels, two and two. */
+/* The two stops between which colors are mixed: their offsets, and their channels in pairs. */
 let fromOffset: f64 = 0;
 let toOffset: f64 = 0;
 let fromLow: v128 = i64x2.splat(0);
@@ -215,7 +215,7 @@ let fromHigh: v128 = i64x2.splat(0);
 let toLow: v128 = i64x2.splat(0);
 let toHigh: v128 = i64x2.splat(0);
 
-/** Takes the stops before and after a place among them; beyond the first and the last that one is both. */
+/** Chooses the stops before and after a place; before the first and after the last stop, both are the same. */
 function useStops(stops: usize, count: i32, next: i32): void {
   const before = next === 0 ? 0 : next - 1;
   const after = next === count ? count - 1 : next;
@@ -277,7 +277,7 @@ function pixelAt(pixels: usize, wide: i32, x: i32, y: i32): u32 {
   return load<u32>(pixels + ((y * wide + x) << 2));
 }
 
-/** A place kept within a row or column: round again where it is tiled, else at the nearest end. */
+/** A coordinate within the picture: wrapped around if it is tiled, otherwise clamped. */
 @inline
 function kept(place: f64, size: i32, tiled: bool): i32 {
   const whole = Math.floor(place);
@@ -285,7 +285,7 @@ function kept(place: f64, size: i32, tiled: bool): i32 {
   return whole < 0 ? 0 : whole >= size ? size - 1 : <i32>whole;
 }
 
-/** Mixes the four pixels about a point by nearness. */
+/** Bilinear interpolation of the four pixels around a point. */
 function mixedPixel(pixels: usize, wide: i32, high: i32, tiled: bool, x: f64, y: f64): u32 {
   const left = Math.floor(x);
   const top = Math.floor(y);

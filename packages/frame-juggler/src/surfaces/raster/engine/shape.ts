@@ -107,7 +107,7 @@ function isRectangle(lines: Lines, subpath: i32): bool {
   return (by === ay && bx === cx && dy === cy && dx === ax) || (bx === ax && by === cy && dx === cx && dy === ay);
 }
 
-/** Whether outlines are one that turns but one way, and once round. */
+/** Whether there is a single convex outline. */
 function isConvex(lines: Lines, subpath: i32): bool {
   if (subpath !== lines.subpaths - 1) return false;
   const first = lines.start(subpath);

@@ -53,15 +53,15 @@ export class Brush {
 
 const recordBytes: i32 = 15 * 8;
 
-/* The brush at hand, and what is worked out of it. */
+/* The current brush, and values derived from it. */
 let layer: Layer = changetype<Layer>(0);
 let mode: i32 = 0;
 let color: u32 = 0;
-/** The color as it lies at full coverage; its alpha in all places; and its channels as they are, all pixels opaque. */
+/** The premultiplied color at full coverage; its alpha in all lanes; and its channels in opaque pixels. */
 let full: u32 = 0;
 let alpha: v128 = i64x2.splat(0);
 let hue: v128 = i64x2.splat(0);
-/** What shades, or 0 where one color does. */
+/** The address of the paint's record, or 0 for a plain color. */
 let paint: usize = 0;
 let opacity: u32 = 255;
 

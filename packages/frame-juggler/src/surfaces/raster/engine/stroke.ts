@@ -17,7 +17,7 @@ const round: i32 = 1;
 const square: i32 = 2;
 const miter: i32 = 0;
 
-/** No round join or cap is cut finer than this, in degrees, nor at all once an outline has so many points. */
+/** Round joins and caps have no smaller steps than this, in degrees, and a single step once an outline has too many points. */
 const finestStep: f64 = 0.06;
 const maxPoints: i32 = 1_000_000;
 
@@ -36,7 +36,7 @@ export let turnsBack = false;
 /** 1 + the cosine of a turn of 120 degrees: beyond it the edges of both ways meet in more pixels than one. */
 const back: f64 = 0.5;
 
-/* The subpath at hand without repeated points; with each its segment's direction and length. */
+/* The current subpath without repeated points, each with the direction and length of its segment. */
 const cornerBytes: i32 = 40;
 let corners: usize = 0;
 let room: i32 = 0;

@@ -4,17 +4,17 @@ import { grow } from './memory.ts';
 import { grid, letters, pen, Shape } from './shape.ts';
 
 /*
- * Summed areas tell what is covered as long as an outline winds once about it, and nowhere the other way round. Where
- * parts of it lie over one another within a pixel they do not: such rows are found, and untangled. A row is cut where
- * edges begin, end or cross: between two cuts they lie side by side, and what is covered ends at some of them, which are
- * found by counting from the left.
+ * Summed areas give the coverage of an outline that winds once around everything inside it. They do not if parts of it
+ * overlap within a pixel; such rows are found and untangled. A row is cut at every height where edges begin, end or cross.
+ * Between two cuts the edges are side by side, and counting the winding from the left tells which of them are boundaries of
+ * the covered area.
  */
 
-/** Puts only those parts of edges into a row that what is covered ends at, where others would spoil its sums. */
+/** Rebuilds a row from the edges that bound the covered area, if the others would make its sums wrong. */
 export function untangle(shape: Shape, lines: Lines, y: i32): void {
   if (shape.isPlain || !isTangled(y, shape.origin === pen)) return;
   if (!findEdges(shape, lines, y) || !findCrossings()) return;
-  // Letters are simple outlines that may lie over one another: where none cross, one look tells whether they do.
+  // Letters are simple outlines that may overlap. If no edges cross, one height is enough to tell whether they do.
   if ((shape.origin === letters && cutCount === 0 && !windsTwiceAt(0.5)) || !cutAtEnds()) return;
   emptyRow(y);
   addOutermost(y, shape.evenOdd);
@@ -91,7 +91,7 @@ function rounded(value: f64): f64 {
   return nearest(value * grid) * (1 / grid);
 }
 
-/** Rows with more edges or cuts than this are left as they are: what is so dense has no edges to be seen. */
+/** Rows with more edges or cuts than this are left as they are: so dense an area has no visible edges. */
 const maxEdges: i32 = 64;
 const maxCuts: i32 = 256;
 
@@ -109,7 +109,7 @@ function edgeAt(i: i32): RowEdge {
   return changetype<RowEdge>(edges + i * edgeBytes);
 }
 
-/* The edges that cross each of the rows at hand, by where their points stand; found for all rows at once. */
+/* For each current row the edges that cross it, by the numbers of their points; found for all rows in one pass. */
 let indexed: i32 = 0;
 let counts: usize = 0;
 let places: usize = 0;
