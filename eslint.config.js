@@ -126,6 +126,26 @@ export default tseslint.config(
     rules: { 'no-restricted-syntax': ['error', ...bans([listed('packages/cli')])] },
   },
   {
+    // The viewer runs in a page, where its worker says what is its own.
+    files: ['packages/cli/src/**'],
+    ignores: ['packages/cli/src/errors.ts', 'packages/cli/src/viewer/**'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'frame-juggler',
+              importNames: ['SketchError', 'asSketchError'],
+              allowTypeImports: true,
+              message: 'Import it from errors.ts, so that no error names a line of the command.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.mjs', 'bench/**', 'scripts/**'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
     rules: { 'no-console': 'off' },

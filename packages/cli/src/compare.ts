@@ -1,5 +1,5 @@
 import { Command, InvalidArgumentError, Option } from 'commander';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from './errors.ts';
 import { comparisonLines, isPictureFile } from 'frame-juggler/node';
 import {
   addRunOptions,

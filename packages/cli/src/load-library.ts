@@ -6,7 +6,6 @@ export type Library = typeof import('frame-juggler') & typeof import('frame-jugg
  * no need of it, and to load it takes as long as to start Node.
  */
 export async function loadLibrary(): Promise<Library> {
-  const library = { ...(await import('frame-juggler')), ...(await import('frame-juggler/node')) };
-  library.addHostCode(new URL('.', import.meta.url).href);
-  return library;
+  await import('./errors.ts');
+  return { ...(await import('frame-juggler')), ...(await import('frame-juggler/node')) };
 }

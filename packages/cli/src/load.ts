@@ -1,8 +1,9 @@
 import { once } from 'node:events';
 import { register } from 'node:module';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
-import { addHostCode, type Sketch } from 'frame-juggler';
+import type { Sketch } from 'frame-juggler';
 import { loadSketch } from 'frame-juggler/node';
+import './errors.ts';
 import { entryPoints } from './library.ts';
 import type { HookData } from './sketch-hooks.ts';
 
@@ -15,7 +16,6 @@ let loadings = 0;
 /** Prepares Node for sketch files, once: TypeScript, and the library wherever they are. */
 export function readyToLoad(): void {
   if (hooks !== undefined) return;
-  addHostCode(new URL('.', import.meta.url).href);
   const { port1, port2 } = new MessageChannel();
   const data: HookData = { entryPoints, mark, port: port2 };
   register('./sketch-hooks.js', { parentURL: import.meta.url, data, transferList: [port2] });

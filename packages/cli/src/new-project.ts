@@ -2,7 +2,7 @@ import { cp, mkdir, readdir, readFile, realpath, rm, writeFile } from 'node:fs/p
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from './errors.ts';
 import { describe } from 'frame-juggler/node';
 import { compilerOptions } from './editor-types.ts';
 

@@ -1,17 +1,10 @@
 import { readFile, stat } from 'node:fs/promises';
 import { randomInt } from 'node:crypto';
 import path from 'node:path';
-import {
-  fitDials,
-  parseDial,
-  readTrack,
-  SketchError,
-  type InputTrack,
-  type LoadListener,
-  type Sketch,
-} from 'frame-juggler';
+import { fitDials, parseDial, readTrack, type InputTrack, type LoadListener, type Sketch } from 'frame-juggler';
 import { describe, dialFile, readDialFile, type RenderOptions } from 'frame-juggler/node';
 import type { RunArguments } from './arguments.ts';
+import { SketchError } from './errors.ts';
 import { load } from './load.ts';
 
 /** What of a render's options chooses its run. */

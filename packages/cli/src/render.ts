@@ -1,5 +1,5 @@
 import { Command, Option } from 'commander';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from './errors.ts';
 import { formats, type Format, type Rendered } from 'frame-juggler/node';
 import type { Farm } from './farm/head.ts';
 import {

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { Command } from 'commander';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from './errors.ts';
 import { describe } from 'frame-juggler/node';
 import { compilerOptions, libraryPaths } from './editor-types.ts';
 

@@ -1,6 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { hostname } from 'node:os';
-import { addHostCode, asSketchError } from 'frame-juggler';
+import { asSketchError } from '../errors.ts';
 import { ChunkRenderer, TookTooLong } from 'frame-juggler/node';
 import { load, readyToLoad } from '../load.ts';
 import { names, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
@@ -25,7 +25,6 @@ export type ChunkThreadMessage = { readonly first?: number } & (
   | { readonly type: 'failed'; readonly reason: string; readonly ofSketch: boolean }
 );
 
-addHostCode(new URL('..', import.meta.url).href);
 const port = parentPort!;
 const tell = (message: ChunkThreadMessage): void => port.postMessage(message);
 const { file, film, order, store: place, threads } = workerData as ChunkThreadData;

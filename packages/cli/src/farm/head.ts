@@ -1,7 +1,8 @@
 import { stat } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import path from 'node:path';
-import { SketchError, type Sketch } from 'frame-juggler';
+import type { Sketch } from 'frame-juggler';
+import { SketchError } from '../errors.ts';
 import {
   ChunkJoiner,
   framesLeftBy,

@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module';
 import type * as BullMQ from 'bullmq';
 import type { Redis } from 'ioredis';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from '../errors.ts';
 import { optionalPackage } from './optional.ts';
 
 const { version } = createRequire(import.meta.url)('@frame-juggler/cli/package.json') as { version: string };

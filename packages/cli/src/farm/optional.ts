@@ -1,4 +1,4 @@
-import { SketchError } from 'frame-juggler';
+import { SketchError } from '../errors.ts';
 
 /** A package that only those install who use what it is for. @throws SketchError where it is not installed */
 export async function optionalPackage<Module>(

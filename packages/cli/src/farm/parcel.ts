@@ -3,7 +3,8 @@ import { existsSync } from 'node:fs';
 import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { SketchError, type Sketch } from 'frame-juggler';
+import type { Sketch } from 'frame-juggler';
+import { SketchError } from '../errors.ts';
 import type { Store } from './store.ts';
 
 /** A sketch with all that it is made of, as it goes to other machines: names of files, and fingerprints of what they hold. */

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { S3Client } from '@aws-sdk/client-s3';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from '../errors.ts';
 import { describe } from 'frame-juggler/node';
 import { optionalPackage } from './optional.ts';
 

@@ -4,7 +4,7 @@ import { hostname, tmpdir } from 'node:os';
 import path from 'node:path';
 import { Worker as Thread } from 'node:worker_threads';
 import { randomUUID } from 'node:crypto';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from '../errors.ts';
 import type { ChunkThreadData, ChunkThreadMessage } from './chunk-thread.ts';
 import { keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
 import { names, readJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';

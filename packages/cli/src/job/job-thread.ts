@@ -1,6 +1,6 @@
 import { once } from 'node:events';
 import { parentPort } from 'node:worker_threads';
-import { addHostCode, asSketchError, explanationLines, SketchError } from 'frame-juggler';
+import { explanationLines } from 'frame-juggler';
 import {
   check,
   compare,
@@ -12,6 +12,7 @@ import {
   strip,
   type Compared,
 } from 'frame-juggler/node';
+import { asSketchError, SketchError } from '../errors.ts';
 import { handedOn, type RunArguments } from '../arguments.ts';
 import { filesRead, readyToLoad } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
@@ -19,8 +20,6 @@ import { Calls } from '../calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
 /* The thread in which a command's work is done, the sketch's own code among it. */
-
-addHostCode(new URL('..', import.meta.url).href);
 
 const port = parentPort!;
 const tell = (message: JobMessage): void => port.postMessage(message);

@@ -1,7 +1,7 @@
 import { isBuiltin } from 'node:module';
 import path from 'node:path';
 import { stripVTControlCharacters } from 'node:util';
-import { SketchError } from 'frame-juggler';
+import { SketchError } from '../errors.ts';
 import { build, type Plugin } from 'vite';
 import { bundledFiles } from '../library.ts';
 
