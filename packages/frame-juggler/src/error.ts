@@ -200,28 +200,42 @@ export function sketchLine(entry?: unknown): SourceLine | undefined {
   const place = (typeof entry === 'function' ? placeBelow(entry, 1) : undefined) ?? placeBelow(sketchLine, nearCalls);
   if (place === undefined) return sketchLines(fullStack(new Error()), 1)[0];
   // Writing a stack out, by its source map too, takes far longer than finding out that it is of a known place.
-  let lines = linesByPlace.get(place.file);
-  if (lines === undefined) linesByPlace.set(place.file, (lines = new Map()));
-  const known = lines.get(place.position);
+  const known = linesByPlace.get(place.file)?.get(place.at);
   if (known !== undefined) return known;
   const line = sketchLines(fullStack(new Error()), 1)[0];
-  if (line !== undefined) {
-    if (lines.size > maxPlaces) lines.clear();
-    lines.set(place.position, line);
-  }
+  if (line !== undefined) keepLine(place, line);
   return line;
 }
 
-/** Of each file, its places. */
+function keepLine({ file, at }: Place, line: SourceLine): void {
+  if (keptLines++ >= maxPlaces) {
+    // Each save of a sketch is a file of its own: a host that runs for long must not keep them all.
+    linesByPlace.clear();
+    keptLines = 0;
+  }
+  const lines = linesByPlace.get(file) ?? new Map<number, SourceLine>();
+  linesByPlace.set(file, lines.set(at, line));
+}
+
+/** A place in the code that is run: its line and column in one number. */
+interface Place {
+  readonly file: string;
+  readonly at: number;
+}
+const columns = 2 ** 26;
+
+/** Of each file, the lines that its places come from. */
 const linesByPlace = new Map<string, Map<number, SourceLine>>();
+let keptLines = 0;
 const maxPlaces = 10_000;
 /** The library's own calls are few where a line is asked for, and each costs a microsecond to be told of. */
 const nearCalls = 6;
 
-/** What V8 tells of a call: where it is in the code that is run, as a count of letters. */
+/** What V8 tells of a call: where it is in the code that is run. */
 interface CallSite {
   getFileName(): string | null;
-  getPosition(): number;
+  getLineNumber(): number | null;
+  getColumnNumber(): number | null;
 }
 
 const asCallSites = (_: unknown, calls: CallSite[]): CallSite[] => calls;
@@ -231,7 +245,7 @@ const asCallSites = (_: unknown, calls: CallSite[]): CallSite[] => calls;
  * @param above the call below which to look
  * @param most so many calls are looked at
  */
-function placeBelow(above: object, most: number): { file: string; position: number } | undefined {
+function placeBelow(above: object, most: number): Place | undefined {
   const engine = Error as {
     captureStackTrace?: (target: object, below: object) => void;
     prepareStackTrace?: unknown;
@@ -247,7 +261,8 @@ function placeBelow(above: object, most: number): { file: string; position: numb
     if (!Array.isArray(holder.stack)) return undefined;
     for (const call of holder.stack as CallSite[]) {
       const file = call.getFileName();
-      if (file !== null && isSketchFile(file)) return { file, position: call.getPosition() };
+      if (file !== null && isSketchFile(file))
+        return { file, at: (call.getLineNumber() ?? 0) * columns + (call.getColumnNumber() ?? 0) };
     }
     return undefined;
   } finally {

@@ -82,7 +82,7 @@ function isLink(output: string): boolean {
 }
 
 /** What is at a place. To be told at once takes microseconds; a promise that fails, as most do here, half a millisecond. */
-function lookAt(look: typeof statSync | typeof lstatSync, place: string): Stats | undefined {
+function lookAt(look: typeof statSync, place: string): Stats | undefined {
   try {
     return look(place, { throwIfNoEntry: false });
   } catch {
