@@ -1,10 +1,10 @@
-import { Tinypool } from 'tinypool';
+import type { Tinypool } from 'tinypool';
 import { draw, drawShare, type DrawTask, type PackTask, type ShareTask } from './draw.ts';
 import { withSharedPictures } from './picture-memory.ts';
 
 /** Draws frames in a pool of threads, or in this thread if there are to be none. */
 export class DrawPool {
-  private pool: Tinypool | undefined;
+  private pool: Promise<Tinypool> | undefined;
 
   /** @param threads how many, 0 for none; they start with the first task */
   constructor(readonly threads: number) {}
@@ -28,19 +28,25 @@ export class DrawPool {
     await this.run({ ...task, frame: withSharedPictures(task.frame) });
   }
 
-  private run(task: unknown, transferList: ArrayBuffer[] = []): Promise<unknown> {
-    this.pool ??= new Tinypool({
-      filename: new URL('./draw-worker.js', import.meta.url).href,
-      minThreads: this.threads,
-      maxThreads: this.threads,
-      isolateWorkers: false,
-      // --input-type is meant for a script on the command line; a thread's file could not be loaded with it.
-      execArgv: process.execArgv.filter((argument) => !argument.startsWith('--input-type')),
-    });
-    return this.pool.run(task, { transferList });
+  private async run(task: unknown, transferList: ArrayBuffer[] = []): Promise<unknown> {
+    const pool = await (this.pool ??= openPool(this.threads));
+    return pool.run(task, { transferList });
   }
 
   async close(): Promise<void> {
-    await this.pool?.destroy();
+    await (await this.pool)?.destroy();
   }
+}
+
+/** The package is loaded when there is something to share: a single small picture starts sooner without it. */
+async function openPool(threads: number): Promise<Tinypool> {
+  const { Tinypool } = await import('tinypool');
+  return new Tinypool({
+    filename: new URL('./draw-worker.js', import.meta.url).href,
+    minThreads: threads,
+    maxThreads: threads,
+    isolateWorkers: false,
+    // --input-type is meant for a script on the command line; a thread's file could not be loaded with it.
+    execArgv: process.execArgv.filter((argument) => !argument.startsWith('--input-type')),
+  });
 }
