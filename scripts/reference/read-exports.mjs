@@ -143,7 +143,10 @@ export function readExports(entries) {
     const common = { name: exported.name, file, words: about, throws: tagsNamed(symbol, 'throws'), internal: isInternal(symbol) }; // prettier-ignore
     if (symbol.flags & ts.SymbolFlags.Class) {
       const type = checker.getDeclaredTypeOfSymbol(symbol);
-      const made = checker.getTypeOfSymbolAtLocation(symbol, declaration).getConstructSignatures();
+      const made = checker
+        .getTypeOfSymbolAtLocation(symbol, declaration)
+        .getConstructSignatures()
+        .filter((one) => one.getJsDocTags().every((tag) => tag.name !== 'internal'));
       return { ...common, sort: 'class', made: made.map((one) => call(one, declaration)), members: membersOf(type, declaration) }; // prettier-ignore
     }
     if (symbol.flags & ts.SymbolFlags.Function) {

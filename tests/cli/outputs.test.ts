@@ -96,6 +96,17 @@ describe('many frames', () => {
     expect((await run('render', 'trails.ts', '-o', '-', '--format', kind, '--frames', '0..3')).bytes.equals(few)).toBe(true);
   }); // prettier-ignore
 
+  test('a PNG has sixteen bits per channel if asked', async () => {
+    expect((await run('render', 'trails.ts', '-o', 'deep.png', '--frame', '5', '--bits', '16')).code).toBe(0);
+    await run('render', 'trails.ts', '-o', 'plain.png', '--frame', '5');
+    const [deep, plain] = [decode(bytes('deep.png')), decode(bytes('plain.png'))];
+    expect([deep.depth, plain.depth]).toEqual([16, 8]);
+    const apart = plain.data.map((byte, i) => Math.abs(byte - deep.data[i] / 257));
+    expect(apart.filter((each) => each > 2).length / apart.length).toBeLessThan(0.01);
+    expect((await run('render', 'wakes.ts', '-o', 'deep.gif', '--bits', '16')).err).toMatch('only a PNG can have 16');
+    expect((await run('render', 'wakes.ts', '-o', 'x.png', '--bits', '12')).err).toMatch('Expected 8 or 16');
+  });
+
   test('APNG and GIF show the frames that a sequence holds, and tell where they come from', async () => {
     for (const output of ['plain/%d.png', 'all.apng', 'all.gif'])
       expect((await run('render', 'wakes.ts', '-o', output, '--frames', '0..9', '--seed', '5', '-q')).err).toBe('');

@@ -11,6 +11,7 @@ import {
   type Canvas,
   type PaintLike,
 } from '../../packages/frame-juggler/src/index.ts';
+import { blended, formulas, modes, type Rgb } from '../fixtures/blend-formulas.ts';
 import { errorOf, inkArea, picture, pixel, record } from '../helpers.ts';
 
 const filled = (fill: PaintLike): ReturnType<typeof picture> =>
@@ -116,58 +117,6 @@ describe('blend modes', () => {
       50,
     ).slice(0, 3);
 
-  // The formulas of W3C Compositing and Blending 1, as its text has them, on channels from 0 to 1.
-  type Rgb = [number, number, number];
-  const each =
-    (blend: (cb: number, cs: number) => number) =>
-    (cb: Rgb, cs: Rgb): Rgb =>
-      [0, 1, 2].map((i) => blend(cb[i], cs[i])) as Rgb;
-  const multiply = (cb: number, cs: number): number => cb * cs;
-  const screen = (cb: number, cs: number): number => cb + cs - cb * cs;
-  const hardLight = (cb: number, cs: number): number => (cs <= 0.5 ? multiply(cb, 2 * cs) : screen(cb, 2 * cs - 1));
-  const softLight = (cb: number, cs: number): number => {
-    const d = cb <= 0.25 ? ((16 * cb - 12) * cb + 4) * cb : Math.sqrt(cb);
-    return cs <= 0.5 ? cb - (1 - 2 * cs) * cb * (1 - cb) : cb + (2 * cs - 1) * (d - cb);
-  };
-  const lum = ([r, g, b]: Rgb): number => 0.3 * r + 0.59 * g + 0.11 * b;
-  const sat = (c: Rgb): number => Math.max(...c) - Math.min(...c);
-  const clipColor = (c: Rgb): Rgb => {
-    const [l, n, x] = [lum(c), Math.min(...c), Math.max(...c)];
-    let result = c;
-    if (n < 0) result = result.map((v) => l + ((v - l) * l) / (l - n)) as Rgb;
-    if (x > 1) result = result.map((v) => l + ((v - l) * (1 - l)) / (x - l)) as Rgb;
-    return result;
-  };
-  const setLum = (c: Rgb, l: number): Rgb => clipColor(c.map((v) => v + l - lum(c)) as Rgb);
-  const setSat = (c: Rgb, s: number): Rgb => {
-    const order = [0, 1, 2].sort((a, b) => c[a] - c[b]);
-    const result: Rgb = [0, 0, 0];
-    const [min, mid, max] = order;
-    if (c[max] > c[min]) {
-      result[mid] = ((c[mid] - c[min]) * s) / (c[max] - c[min]);
-      result[max] = s;
-    }
-    return result;
-  };
-  const formulas: Record<BlendMode, (cb: Rgb, cs: Rgb) => Rgb> = {
-    normal: (_, cs) => cs,
-    multiply: each(multiply),
-    screen: each(screen),
-    overlay: each((cb, cs) => hardLight(cs, cb)),
-    darken: each(Math.min),
-    lighten: each(Math.max),
-    'color-dodge': each((cb, cs) => (cb === 0 ? 0 : cs === 1 ? 1 : Math.min(1, cb / (1 - cs)))),
-    'color-burn': each((cb, cs) => (cb === 1 ? 1 : cs === 0 ? 0 : 1 - Math.min(1, (1 - cb) / cs))),
-    'hard-light': each(hardLight),
-    'soft-light': each(softLight),
-    difference: each((cb, cs) => Math.abs(cb - cs)),
-    exclusion: each((cb, cs) => cb + cs - 2 * cb * cs),
-    hue: (cb, cs) => setLum(setSat(cs, sat(cb)), lum(cb)),
-    saturation: (cb, cs) => setLum(setSat(cb, sat(cs)), lum(cb)),
-    color: (cb, cs) => setLum(cs, lum(cb)),
-    luminosity: (cb, cs) => setLum(cb, lum(cs)),
-  };
-  const modes = Object.keys(formulas) as BlendMode[];
   const close = (found: number[], wanted: number[]): void =>
     found.forEach((value, i) => expect(Math.abs(value - wanted[i])).toBeLessThanOrEqual(1));
   const bytes: [Rgb, Rgb][] = [
@@ -212,11 +161,8 @@ describe('blend modes', () => {
       },
       { background: 0 },
     );
-    const [cs, cb] = [source, backdrop].map((color) => color.map((byte) => byte / 255) as unknown as Rgb);
-    const alpha = alphas + alphab - alphas * alphab;
-    const mixed = formulas[mode](cb, cs);
-    const units = [0, 1, 2].map((i) => (alphas * (1 - alphab) * cs[i] + alphas * alphab * mixed[i] + (1 - alphas) * alphab * cb[i]) / alpha); // prettier-ignore
-    [...units, alpha].forEach((unit, i) => expect(Math.abs(pixel(drawn, 5, 5)[i] - unit * 255)).toBeLessThanOrEqual(2));
+    const [cs, cb] = [source, backdrop].map((color) => color.map((byte) => byte / 255) as Rgb);
+    blended(mode, cs, alphas, cb, alphab).forEach((unit, i) => expect(Math.abs(pixel(drawn, 5, 5)[i] - unit * 255)).toBeLessThanOrEqual(2)); // prettier-ignore
   });
 
   test('on nothing, every mode is as normal', () => {

@@ -37,17 +37,18 @@ async function inChunks(
   name: string,
   last: number,
   starts: readonly number[],
+  bits?: 16,
 ): Promise<{ to: string; again: number }> {
   const to = place(name);
-  const options = { frames: [0, last] as const, threads: 1, overwrite: true };
-  const joiner = await ChunkJoiner.open(sketch, to, options);
+  const film = { frames: [0, last] as const, threads: 1, ...(bits && { bits }) };
+  const joiner = await ChunkJoiner.open(sketch, to, { ...film, overwrite: true });
   const edges = [...new Set([0, ...starts, last + 1])].sort((a, b) => a - b);
   let again = 0;
   let picture: Uint8Array | undefined;
   for (let i = 1; i < edges.length; i++) {
     const frames = [edges[i - 1], edges[i] - 1] as const;
     // Each as if on a machine of its own.
-    const renderer = new ChunkRenderer(sketch, to, { frames: options.frames, threads: 1 });
+    const renderer = new ChunkRenderer(sketch, to, film);
     let chunk = await renderer.render(frames);
     if (!joiner.fits(chunk)) {
       again++;
@@ -72,17 +73,22 @@ describe('chunks of a film', () => {
     ['drawings with trails', '%03d.svg', 0.5],
     ['plain video with trails', 'film.y4m', 0.6],
     ['a GIF', 'film.gif', 0],
-  ])('put together are what one render makes, wherever they are cut: %s', async (_, name, carry) => {
-    const sketch = sketchWith(carry, 'rgb(200 180 40 / 0.05)');
-    const whole = place(name);
-    await render(sketch, { to: whole, frames: [0, 69], threads: 1 });
-    await fc.assert(
-      fc.asyncProperty(fc.array(fc.integer({ min: 1, max: 69 }), { maxLength: 4 }), async (starts) => {
-        expect(bytesOf((await inChunks(sketch, name, 69, starts)).to)).toEqual(bytesOf(whole));
-      }),
-      { numRuns: 6, endOnFailure: true },
-    );
-  });
+    ['sixteen bits with trails', '%03d.png', 0.8, 16],
+    ['sixteen bits where nothing fades', '%03d.png', 1, 16],
+  ] as [string, string, number, 16?][])(
+    'put together are what one render makes, wherever they are cut: %s',
+    async (_, name, carry, bits) => {
+      const sketch = sketchWith(carry, 'rgb(200 180 40 / 0.05)');
+      const whole = place(name);
+      await render(sketch, { to: whole, frames: [0, 69], threads: 1, ...(bits && { bits }) });
+      await fc.assert(
+        fc.asyncProperty(fc.array(fc.integer({ min: 1, max: 69 }), { maxLength: 4 }), async (starts) => {
+          expect(bytesOf((await inChunks(sketch, name, 69, starts, bits)).to)).toEqual(bytesOf(whole));
+        }),
+        { numRuns: 6, endOnFailure: true },
+      );
+    },
+  );
 
   test('are rendered once more, upon the picture before, only where what is left does not tell', async () => {
     expect((await inChunks(sketchWith(0.8, 'transparent'), '%d.png', 49, [45])).again).toBe(0);

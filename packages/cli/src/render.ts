@@ -1,4 +1,4 @@
-import { Command, Option } from 'commander';
+import { Command, InvalidArgumentError, Option } from 'commander';
 import { SketchError } from './errors.ts';
 import { formats, type Format, type Rendered } from 'frame-juggler/node';
 import type { Farm } from './farm/head.ts';
@@ -27,6 +27,7 @@ interface RenderArguments extends RunArguments, ReportArguments {
   frames?: [number, number];
   format?: Format;
   chroma?: '420' | '444';
+  bits?: 8 | 16;
   dither?: boolean;
   threads?: number;
   shard?: [number, number];
@@ -48,6 +49,9 @@ export function renderCommand(): Command {
     .addOption(new Option('--format <kind>', 'the kind of file, for standard output').choices(formats))
     .addOption(
       new Option('--chroma <kind>', 'how much color detail video keeps').choices(['420', '444']).default('420'),
+    )
+    .addOption(
+      new Option('--bits <n>', 'bits per channel of a PNG, 8 or 16: with 16, gradients have no bands').argParser(bits).default(8), // prettier-ignore
     )
     .addOption(new Option('--dither', 'imitates colors missing from a GIF by mixing neighboring pixels'))
     .addOption(new Option('--resume', 'makes only the missing frames of a sequence'))
@@ -99,11 +103,17 @@ const chosen = [
   'shard',
   'format',
   'chroma',
+  'bits',
   'dither',
   'resume',
   'overwrite',
   'threads',
 ] as const;
+
+function bits(text: string): 8 | 16 {
+  if (text === '8' || text === '16') return Number(text) as 8 | 16;
+  throw new InvalidArgumentError('Expected 8 or 16.');
+}
 
 function farmOf({ queue, store }: RenderArguments): Farm | undefined {
   if (queue === undefined) return undefined;

@@ -79,7 +79,7 @@ export async function renderOnFarm(job: FarmJob): Promise<Rendered> {
 async function sendFilm(job: FarmJob, store: Store, joiner: ChunkJoiner): Promise<string> {
   const { parcel, read } = await gather(job.file, job.sketch, job.code);
   // How it is told of, and which frames they are, is known here; the rest makes the pixels.
-  const chosen = handedOn(job.options, ['width', 'height', 'density', 'dials', 'input', 'format', 'chroma']);
+  const chosen = handedOn(job.options, ['width', 'height', 'density', 'dials', 'input', 'format', 'chroma', 'bits']);
   const order: FilmOrder = {
     version,
     title: joiner.title,
@@ -128,7 +128,7 @@ class Chunks {
     const { link, joiner } = means;
     this.queue = new link.bull.Queue(queueName, { connection: link.connect() });
     this.queue.on('error', () => undefined);
-    this.planner = new Planner(joiner.frames, framesLeftBy(joiner.carry));
+    this.planner = new Planner(joiner.frames, framesLeftBy(joiner.carry, means.job.options.bits));
   }
 
   /** Has all chunks rendered and put together, in order; returns early once the job is stopped. */

@@ -10,7 +10,7 @@ export interface FilmOrder {
   readonly to: string;
   readonly options: Pick<
     ChunkOptions,
-    'seed' | 'width' | 'height' | 'density' | 'dials' | 'frames' | 'format' | 'chroma' | 'input'
+    'seed' | 'width' | 'height' | 'density' | 'dials' | 'frames' | 'format' | 'chroma' | 'bits' | 'input'
   >;
   /** What tells the run from others, as base64. */
   readonly source: string;

@@ -1,5 +1,6 @@
 import { pictureSize, type Frame } from '../frame/frame.ts';
 import { alphaOf } from '../paint/color.ts';
+import { bytesPerPixel, type Bits } from '../surfaces/raster/engine.ts';
 import type { KeptPixels, Rows } from '../surfaces/raster/surface.ts';
 import type { DrawPool } from './draw-pool.ts';
 
@@ -22,7 +23,11 @@ export class BandedDrawing {
   /** Memory that is used again: engines are slow to give it back. */
   private spare: SharedArrayBuffer[] = [];
 
-  constructor(private readonly pool: DrawPool) {}
+  /** @param bits of a channel of the pictures */
+  constructor(
+    private readonly pool: DrawPool,
+    private readonly bits: Bits,
+  ) {}
 
   /** Begins to draw a frame, once the one before is drawn. */
   async draw(frame: Frame): Promise<void> {
@@ -31,10 +36,11 @@ export class BandedDrawing {
     const { width, height } = pictureSize(frame);
     const under =
       before?.kept.width === width && before.kept.height === height && frame.carry > 0 ? before.kept : undefined;
-    const memory = this.memoryOf(width * height * 4);
+    const { bits } = this;
+    const memory = this.memoryOf(width * height * bytesPerPixel(bits));
     // Found out for the whole picture: a task sees only its own rows.
     const opaque = alphaOf(frame.background) === 255 && (under === undefined || under.opaque);
-    const kept = { width, height, rows: [0, height] as const, opaque, pixels: new Uint8Array(memory) };
+    const kept = { width, height, rows: [0, height] as const, bits, opaque, pixels: new Uint8Array(memory) };
     const drawn = Promise.all(bandsOf(height, this.pool.threads).map((rows) => this.pool.share({ frame, rows, under, into: kept }))); // prettier-ignore
     // Awaited later; this avoids an unhandled rejection until then.
     drawn.catch(() => undefined);

@@ -3,11 +3,13 @@ import { promisify } from 'node:util';
 import { crc32, deflate, inflate } from 'node:zlib';
 import { SketchError } from '../error.ts';
 import type { Sketch } from '../sketch/sketch.ts';
+import type { Bits } from '../surfaces/raster/engine.ts';
 import type { KeptPixels } from '../surfaces/raster/surface.ts';
 import { callable, toggle } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { DrawPool } from './draw-pool.ts';
 import { filmTable, openFilm, type Film } from './film.ts';
+import { bitsOf } from './draw.ts';
 import { openOutput } from './outputs/index.ts';
 import type { Output } from './outputs/output.ts';
 import { renderFrames, type Under } from './render-frames.ts';
@@ -57,10 +59,12 @@ export interface Chunk {
 }
 
 /** After how many frames nothing is left of a picture under a carry; Infinity if it never fades. */
-export function framesLeftBy(carry: number): number {
+export function framesLeftBy(carry: number, bits: Bits = 8): number {
   if (carry >= 1) return Infinity;
   let frames = 0;
-  for (let left = 255; left > 0; left = Math.trunc(left * carry)) frames++;
+  // As the two forms of the engine let a trail fade: by whole bytes, or until there is too little of it to count.
+  if (bits === 8) for (let left = 255; left > 0; left = Math.trunc(left * carry)) frames++;
+  else for (let left = 1; left > 1 / 524280; left *= carry) frames++;
   return frames;
 }
 
@@ -133,18 +137,22 @@ export class ChunkRenderer {
     await this.pool.close();
   }
 
+  private get bits(): Bits {
+    return bitsOf(this.film.products(this.film.frames[0]));
+  }
+
   /** What a chunk's first frame stands on; undefined for all frames before it, as where the film begins. */
   private async standOn(first: number, picture: Uint8Array | undefined): Promise<Under | undefined> {
     const { carry } = this.film.run.sketch;
     if (carry === 0 || first === this.film.frames[0]) return undefined;
-    return picture === undefined ? { early: framesLeftBy(carry) } : { picture: await readPicture(picture) };
+    return picture === undefined ? { early: framesLeftBy(carry, this.bits) } : { picture: await readPicture(picture) };
   }
 
   private async writePicture(pixels: Uint8Array): Promise<Uint8Array> {
     const { width, height } = this.film.setting;
-    let opaque = 1;
-    for (let at = 3; at < pixels.length && opaque === 1; at += 4) if (pixels[at] !== 255) opaque = 0;
-    return Buffer.concat([u32(width), u32(height), u32(opaque), await pack(pixels, { level: 1 })]);
+    const { bits } = this;
+    const opaque = Number(isOpaque(pixels, bits));
+    return Buffer.concat([width, height, bits, opaque].map(u32).concat(await pack(pixels, { level: 1 })));
   }
 }
 
@@ -234,8 +242,17 @@ const isPacked = (type: string): boolean => type === 'png' || type === 'svg';
 
 async function readPicture(bytes: Uint8Array): Promise<KeptPixels> {
   const view = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
-  const [width, height, opaque] = [0, 4, 8].map((at) => view.readUInt32BE(at));
-  return { width, height, rows: [0, height], opaque: opaque === 1, pixels: await unpack(view.subarray(12)) };
+  const [width, height, bits, opaque] = [0, 4, 8, 12].map((at) => view.readUInt32BE(at));
+  const pixels = await unpack(view.subarray(16));
+  return { width, height, rows: [0, height], bits: bits as Bits, opaque: opaque === 1, pixels };
+}
+
+/** Whether every pixel of a kept picture is opaque. */
+function isOpaque(pixels: Uint8Array, bits: Bits): boolean {
+  const alphas = bits === 8 ? pixels : new Float32Array(pixels.buffer, pixels.byteOffset, pixels.length / 4);
+  const whole = bits === 8 ? 255 : 1;
+  for (let at = 3; at < alphas.length; at += 4) if (alphas[at] !== whole) return false;
+  return true;
 }
 
 /** Several byte arrays as one, each preceded by its length; at the end the CRC of all, as in PNG. */

@@ -5,10 +5,10 @@ import { ReceivedPictures } from './picture-memory.ts';
 const pictures = new ReceivedPictures();
 
 /** What a worker of the draw pool does. Its bytes are handed over, not copied. */
-export default function work(task: DrawTask | PackTask | ShareTask): unknown {
+export default async function work(task: DrawTask | PackTask | ShareTask): Promise<unknown> {
   if ('frame' in task) return drawShare({ ...task, frame: pictures.restore(task.frame) });
   const received = 'frames' in task ? { ...task, frames: task.frames.map((frame) => pictures.restore(frame)) } : task;
-  const bytes = draw(received);
+  const bytes = await draw(received);
   // Node's pooled buffers cannot be handed over.
   const own = bytes.byteLength === bytes.buffer.byteLength ? bytes : bytes.slice();
   return Tinypool.move(own);

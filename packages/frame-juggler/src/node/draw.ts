@@ -2,15 +2,17 @@ import { packGifIndices } from '../formats/gif.ts';
 import { evenSide, y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
 import { frameInWords } from '../review/words.ts';
+import { bytesPerPixel, type Bits } from '../surfaces/raster/engine.ts';
+import { loadForm } from '../surfaces/raster/forms.ts';
 import { RasterSurface, type KeptPixels, type Rows } from '../surfaces/raster/surface.ts';
 import { svgParts } from '../surfaces/svg/svg.ts';
-import { encodePng } from './png.ts';
+import { packPng } from './png.ts';
 import type { Provenance } from './provenance.ts';
 
 /** What is made of a frame. */
 export type Product =
   /** `inWords`: a description of the frame is still to be added to the texts. */
-  | { readonly type: 'png'; readonly texts: Provenance; readonly inWords?: true }
+  | { readonly type: 'png'; readonly texts: Provenance; readonly inWords?: true; readonly bits: Bits }
   | { readonly type: 'svg'; readonly texts: Provenance; readonly inWords?: true }
   | { readonly type: 'pixels' }
   /** As a surface keeps it. */
@@ -36,32 +38,44 @@ export interface PackTask {
   readonly indices: Uint8Array;
 }
 
-/** Made once something is drawn in this thread. */
-let made: RasterSurface | undefined;
-const ownSurface = (): RasterSurface => (made ??= new RasterSurface());
+/** This thread's surfaces, each made once something is drawn with it. */
+const surfaces = new Map<Bits, RasterSurface>();
+
+async function surfaceFor(bits: Bits): Promise<RasterSurface> {
+  const form = await loadForm(bits);
+  const surface = surfaces.get(bits) ?? new RasterSurface(form);
+  surfaces.set(bits, surface);
+  return surface;
+}
+
+/** How many bits a channel has of what a product is made from. */
+export function bitsOf(product: Product): Bits {
+  return product.type === 'png' ? product.bits : 8;
+}
 
 /** Draws a share of a frame into the memory that was given for it. */
-export function drawShare({ frame, rows, under, into }: ShareTask): void {
-  const surface = ownSurface();
+export async function drawShare({ frame, rows, under, into }: ShareTask): Promise<void> {
+  const surface = await surfaceFor(into.bits);
   surface.reset();
   if (under !== undefined) surface.put({ ...under, rows, pixels: rowsOf(under, rows) });
   surface.draw(frame, rows);
   rowsOf(into, rows).set(surface.premultiplied);
 }
 
-function rowsOf({ width, pixels }: KeptPixels, [first, end]: Rows): Uint8Array {
-  return pixels.subarray(first * width * 4, end * width * 4);
+function rowsOf({ width, pixels, bits }: KeptPixels, [first, end]: Rows): Uint8Array {
+  const length = width * bytesPerPixel(bits);
+  return pixels.subarray(first * length, end * length);
 }
 
 /** Draws or packs, and returns the bytes that were asked for. The same task gives the same bytes in every thread. */
-export function draw(task: DrawTask | PackTask): Uint8Array {
+export async function draw(task: DrawTask | PackTask): Promise<Uint8Array> {
   if ('indices' in task) return packGifIndices(task.indices);
   const product = 'frames' in task ? withWords(task.product, task.frames[task.frames.length - 1]) : task.product;
   if (product.type === 'svg') {
     if (!('frames' in task)) throw new Error('SVG is written from frames, not from pixels');
     return inUtf8(svgParts(task.frames, product.texts));
   }
-  const surface = ownSurface();
+  const surface = await surfaceFor('frames' in task ? bitsOf(product) : task.kept.bits);
   if ('frames' in task) {
     surface.reset();
     for (const frame of task.frames) surface.draw(frame);
@@ -98,10 +112,7 @@ function inUtf8(parts: Iterable<string>): Buffer {
 
 /** What is made of what the surface has drawn. */
 const encoders: Encoders = {
-  png: (surface, { texts }) => {
-    const { drawn } = surface;
-    return encodePng(drawn, texts, drawn.opaque ? surface.rowsWithoutAlpha : undefined);
-  },
+  png: (surface, { texts }) => packPng(surface.packed, texts),
   y4m: (surface, { chroma, even }) => {
     const { width, height } = surface.size;
     const [wide, high] = even === true ? [evenSide(width), evenSide(height)] : [width, height];

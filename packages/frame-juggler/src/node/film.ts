@@ -5,6 +5,7 @@ import { anything, kindOf, oneOf, toggle, whole } from '../schema/kind.ts';
 import { type Complete, optional } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
+import type { Bits } from '../surfaces/raster/engine.ts';
 import { formats, productsFor, readTarget, type Target } from './outputs/index.ts';
 import type { OutputSetting, Products } from './outputs/output.ts';
 import { isSequence } from './outputs/sequence.ts';
@@ -33,6 +34,8 @@ const isShare = (value: unknown): boolean =>
   Array.isArray(value) && value.length === 2 && value.every(Number.isInteger) && value[0] >= 1 && value[0] <= value[1]; // prettier-ignore
 const share = kindOf<readonly [number, number]>('[part, of how many], counted from 1', isShare, 'is not a share');
 
+const bitsKind = kindOf<Bits>('8 or 16', (value) => value === 8 || value === 16, 'is neither 8 nor 16');
+
 /** Which frames a film has, and what is made of them. */
 export const filmTable = {
   /** The frame, counted from 0, for an output that holds one. */
@@ -47,6 +50,8 @@ export const filmTable = {
   format: optional(oneOf(...formats)),
   /** How much color detail video keeps, compared with brightness. */
   chroma: optional(oneOf<Chroma>('420', '444'), '420'),
+  /** How many bits per channel a PNG has: with 16, gradients have no bands, for files that are edited further. */
+  bits: optional(bitsKind, 8),
   /** Whether a GIF imitates missing colors by mixing neighboring pixels. */
   dither: optional(toggle, false),
   /** How many threads draw; by default one per core, none for a few small frames. */
@@ -72,13 +77,14 @@ export function openFilm(sketch: Sketch, output: Destination, read: Read): Film 
   checkTogether(target, read);
   const run = openRun(sketch, read);
   const frames = framesOf(run, target, read);
-  const setting = settingOf(run, target, frames, read.source);
+  const setting = settingOf(run, target, frames, read);
   return { run, target, frames, setting, products: productsFor(target, setting, read) };
 }
 
-function settingOf(run: Run, target: Target, frames: readonly [number, number], source: unknown): OutputSetting {
+function settingOf(run: Run, target: Target, frames: readonly [number, number], read: Read): OutputSetting {
   const { sketch, seed, width, height, density } = run;
-  const choice = JSON.stringify({ seed, width, height, density, dials: run.dials });
+  const { source, bits } = read;
+  const choice = JSON.stringify({ seed, width, height, density, dials: run.dials, ...(bits > 8 && { bits }) });
   const origin = source instanceof Uint8Array ? source : String(source ?? sketch.title);
   const shown = run.frameAfterRounds(frames[0]);
   return {
@@ -109,6 +115,11 @@ function checkTogether({ many, output, format }: Target, options: Read): void {
     throw new SketchError({
       problem: 'only a GIF is dithered: all others hold every color',
       expected: 'expected a .gif',
+    });
+  if (options.bits > 8 && format !== 'png')
+    throw new SketchError({
+      problem: `only a PNG can have ${options.bits} bits per channel`,
+      expected: 'expected a .png',
     });
   if (options.shard !== undefined && !isSequence(output))
     throw new SketchError({

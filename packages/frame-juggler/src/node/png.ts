@@ -1,12 +1,12 @@
 import { deflateSync } from 'node:zlib';
 import { wordsOf, type PixelRect } from '../formats/changes.ts';
-import type { Rendering } from '../surfaces/raster/surface.ts';
+import type { PackedRows, Rendering } from '../surfaces/raster/surface.ts';
 import { pngChunk, pngSignature } from './png-chunks.ts';
 import type { Provenance } from './provenance.ts';
 
 /*
- * PNG (Portable Network Graphics, third edition), eight bits a channel. Node's own zlib does the packing: around that,
- * the format is four chunks, and encoders in plain JavaScript take thirty times as long.
+ * PNG (Portable Network Graphics, third edition), eight or sixteen bits a channel. Node's own zlib does the packing:
+ * around that, the format is four chunks, and encoders in plain JavaScript take thirty times as long.
  */
 
 /** A quarter of the time of the usual level, for files a fifth larger. */
@@ -18,26 +18,24 @@ const colorTypes = { rgb: 2, rgba: 6 } as const;
 /** A picture; whether all of it is opaque is found out where it is not given. */
 type Pixels = Omit<Rendering, 'opaque'> & Partial<Pick<Rendering, 'opaque'>>;
 
-/**
- * A picture as a PNG file: without an alpha channel where every pixel is opaque. The same picture, the same bytes.
- * @param rows its rows as PNG packs them, where they are there: see {@link pngRows}
- */
-export function encodePng(picture: Pixels, from: Provenance = {}, rows?: Uint8Array): Uint8Array {
-  const { opaque = isOpaque(picture.data) } = picture;
-  const data = deflateSync(rows ?? pngRows(picture, wholeOf(picture), opaque), packing);
-  return Buffer.concat([...pngHead(picture, opaque, from), pngChunk('IDAT', data), pngEnd()]);
+/** A picture as a PNG file: without an alpha channel where every pixel is opaque. The same picture, the same bytes. */
+export function encodePng(picture: Pixels, from: Provenance = {}): Uint8Array {
+  const { width, height, opaque = isOpaque(picture.data) } = picture;
+  return packPng({ width, height, bits: 8, opaque, rows: pngRows(picture, wholeOf(picture), opaque) }, from);
+}
+
+/** A picture whose rows are packed already as a PNG file. */
+export function packPng(packed: PackedRows, from: Provenance = {}): Uint8Array {
+  const data = deflateSync(packed.rows, packing);
+  return Buffer.concat([...pngHead(packed, from), pngChunk('IDAT', data), pngEnd()]);
 }
 
 /** The pieces that a PNG file begins with, up to its pixels. */
-export function pngHead(
-  { width, height }: Pick<Pixels, 'width' | 'height'>,
-  opaque: boolean,
-  from: Provenance,
-): Uint8Array[] {
+export function pngHead({ width, height, bits, opaque }: Omit<PackedRows, 'rows'>, from: Provenance): Uint8Array[] {
   const header = Buffer.alloc(13);
   header.writeUInt32BE(width, 0);
   header.writeUInt32BE(height, 4);
-  header[8] = 8;
+  header[8] = bits;
   header[9] = opaque ? colorTypes.rgb : colorTypes.rgba;
   return [pngSignature, pngChunk('IHDR', header), pngChunk('sRGB', srgbIntent), ...provenanceChunks(from)];
 }

@@ -1,8 +1,9 @@
 import type { Frame } from '../frame/frame.ts';
 import type { Run } from '../sketch/run.ts';
+import { loadForm } from '../surfaces/raster/forms.ts';
 import { RasterSurface, type KeptPixels } from '../surfaces/raster/surface.ts';
 import { BandedDrawing } from './banded-drawing.ts';
-import { withWords, type DrawTask, type Product } from './draw.ts';
+import { bitsOf, withWords, type DrawTask, type Product } from './draw.ts';
 import type { DrawPool } from './draw-pool.ts';
 import type { Output, Products } from './outputs/output.ts';
 import { VisibleFrames } from './visible-frames.ts';
@@ -81,7 +82,7 @@ async function* tasksOf(
 ): AsyncGenerator<{ frame: number; work: Work | undefined; isEnd?: true }, undefined> {
   const { frames, products, onEnds } = options;
   const [first, last] = frames;
-  const drawing = drawingOf(run, options);
+  const drawing = await drawingOf(run, options);
   const { carry } = run.sketch;
   const standsOn = onEnds !== undefined && run.frameAfterRounds(first) > 0;
   if (standsOn && options.under !== undefined && 'early' in options.under) {
@@ -109,9 +110,11 @@ interface Drawing {
 }
 
 /** How a run's frames are drawn best. */
-function drawingOf(run: Run, { frames: [first, last], products, pool, under }: RenderOptions): Drawing {
+async function drawingOf(run: Run, { frames: [first, last], products, pool, under }: RenderOptions): Promise<Drawing> {
   const { carry } = run.sketch;
-  const isSvg = products(first).type === 'svg';
+  const product = products(first);
+  const isSvg = product.type === 'svg';
+  const bits = bitsOf(product);
   const isFew = last - first + 1 < pool.threads;
   const early = under !== undefined && 'early' in under ? under.early : Infinity;
   const picture = under !== undefined && 'picture' in under ? under.picture : undefined;
@@ -139,7 +142,7 @@ function drawingOf(run: Run, { frames: [first, last], products, pool, under }: R
     };
   // Each picture stands on the one before, or there are few: only the packing can be spread, and each frame itself.
   if (pool.threads > 0) {
-    const drawing = new BandedDrawing(pool);
+    const drawing = new BandedDrawing(pool, bits);
     if (picture !== undefined) drawing.put(picture);
     return {
       to: (frame) => drawTo(frame, (each) => drawing.draw(each)),
@@ -153,7 +156,7 @@ function drawingOf(run: Run, { frames: [first, last], products, pool, under }: R
       },
     };
   }
-  const surface = new RasterSurface();
+  const surface = new RasterSurface(await loadForm(bits));
   if (picture !== undefined) surface.put(picture);
   return {
     to: (frame) => drawTo(frame, (each) => surface.draw(each)),

@@ -31,7 +31,7 @@ export async function openApng(file: Destination, setting: OutputSetting): Promi
   let pictures = 0;
   let chunks = 0;
   let shown: Shown | undefined;
-  const head = (): Uint8Array => Buffer.concat(pngHead(setting, opaque, provenance({ ...setting, frame: setting.frames }))); // prettier-ignore
+  const head = (): Uint8Array => Buffer.concat(pngHead({ ...setting, bits: 8, opaque }, provenance({ ...setting, frame: setting.frames }))); // prettier-ignore
   const control = (): Uint8Array => pngChunk('acTL', u32(pictures, repeat ? 0 : 1));
   const packed = (words: Uint32Array, rect: PixelRect): Promise<Uint8Array> =>
     pack(pngRows({ width, height, data: bytesOf(words) }, rect, opaque), packing);

@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { SketchError, suggest } from '../../error.ts';
+import type { Product } from '../draw.ts';
 import type { DrawPool } from '../draw-pool.ts';
 import { provenance } from '../provenance.ts';
 import { standardOutput, type Destination } from '../sink.ts';
@@ -11,12 +12,15 @@ import { isSequence, openSequence } from './sequence.ts';
 import { openVideo, videoProducts, type VideoExtension } from './video.ts';
 import { openY4m } from './y4m.ts';
 
+/** What of the options changes what is made of a frame. */
+type ProductOptions = Pick<OutputOptions, 'chroma' | 'bits'>;
+
 interface Kind {
   /** Whether it holds many frames. */
   readonly many: boolean;
   /** Whether it can go to standard output or a stream. */
   readonly streams: boolean;
-  readonly products: (setting: OutputSetting, options: Pick<OutputOptions, 'chroma'>) => Products;
+  readonly products: (setting: OutputSetting, options: ProductOptions) => Products;
   readonly open: (
     output: Destination,
     setting: OutputSetting,
@@ -25,15 +29,15 @@ interface Kind {
   ) => Output | Promise<Output>;
 }
 
+/** What a frame's file tells of itself; its description is added when it is drawn. */
+type FrameOrigin = Pick<Extract<Product, { type: 'png' }>, 'texts' | 'inWords'>;
+
 /** One file per frame: the same bytes alone and in a sequence. */
-const frameKind = (type: 'png' | 'svg'): Kind => ({
+const frameKind = (productOf: (origin: FrameOrigin, options: ProductOptions) => Product): Kind => ({
   many: false,
   streams: true,
-  products: (setting) => (frame) => ({
-    type,
-    texts: provenance({ ...setting, frame, run: setting.fingerprint }),
-    inWords: true,
-  }),
+  products: (setting, options) => (frame) =>
+    productOf({ texts: provenance({ ...setting, frame, run: setting.fingerprint }), inWords: true }, options),
   open: (output, setting, options) =>
     isSequence(output) ? openSequence(output, setting, options) : openPicture(output),
 });
@@ -49,8 +53,8 @@ const videoKind = (extension: VideoExtension): Kind => ({
 
 /** What can be written. */
 const table = {
-  png: frameKind('png'),
-  svg: frameKind('svg'),
+  png: frameKind((origin, { bits }) => ({ type: 'png', ...origin, bits })),
+  svg: frameKind((origin) => ({ type: 'svg', ...origin })),
   gif: {
     many: true,
     streams: true,
@@ -124,11 +128,7 @@ function targetOf(output: Destination, format: Format): Target {
 }
 
 /** What is made of each frame for a target. */
-export function productsFor(
-  { format }: Target,
-  setting: OutputSetting,
-  options: Pick<OutputOptions, 'chroma'>,
-): Products {
+export function productsFor({ format }: Target, setting: OutputSetting, options: ProductOptions): Products {
   return (table[format] as Kind).products(setting, options);
 }
 

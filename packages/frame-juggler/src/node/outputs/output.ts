@@ -1,4 +1,5 @@
 import type { Chroma } from '../../formats/y4m.ts';
+import type { Bits } from '../../surfaces/raster/engine.ts';
 import type { Product } from '../draw.ts';
 
 /** What is made of a frame before it is put into a file. */
@@ -41,6 +42,8 @@ export interface SequenceOptions {
 /** How outputs are made. */
 export interface OutputOptions extends SequenceOptions {
   readonly chroma: Chroma;
+  /** How many bits a channel of a PNG has. */
+  readonly bits: Bits;
   /** Whether a GIF imitates missing colors by mixing neighboring pixels. */
   readonly dither: boolean;
   /** Told of each process that is started. */

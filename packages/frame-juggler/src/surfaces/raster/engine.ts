@@ -11,6 +11,25 @@ import { packed } from './generated/engine.ts';
  * and its memory. Each engine has a memory of its own, which goes with it.
  */
 
+/** How many bits a channel of a picture has. */
+export type Bits = 8 | 16;
+
+/** A form of the engine: how it keeps pixels differs, all else is of the same sources. */
+export interface EngineForm {
+  /** What its pictures are written with. */
+  readonly bits: Bits;
+  /** The module, as base64. */
+  readonly packed: string;
+}
+
+/** The form for all pictures but those of sixteen bits, which only files have: see forms.ts. */
+export const byteForm: EngineForm = { bits: 8, packed };
+
+/** How many bytes a pixel takes in the engine's memory: four bytes, or four floats. */
+export function bytesPerPixel(bits: Bits): number {
+  return bits === 8 ? 4 : 16;
+}
+
 type Address = number;
 type Layer = number;
 
@@ -31,7 +50,7 @@ export interface EngineCalls {
   paintList(): void;
   pixelsOf(layer: Layer): Address;
   straighten(out: Address): void;
-  packRows(out: Address): void;
+  packRows(out: Address, withAlpha: boolean): void;
   packVideo(out: Address, wide: number, high: number, halved: boolean): void;
   takeColor(layer: Layer, color: number, opacity: number, blend: number): void;
   takePaint(layer: Layer, record: Address, opacity: number, blend: number): void;
@@ -70,20 +89,30 @@ declare const WebAssembly: {
   readonly Instance: new (module: object) => { readonly exports: unknown };
 };
 
-let compiled: object | undefined;
+const compiled = new Map<string, object>();
 
-function instantiate(): EngineCalls {
-  compiled ??= new WebAssembly.Module(Uint8Array.from(atob(packed), (character) => character.charCodeAt(0)));
-  return new WebAssembly.Instance(compiled).exports as EngineCalls;
+function instantiate({ packed }: EngineForm): EngineCalls {
+  const known = compiled.get(packed);
+  const module = known ?? new WebAssembly.Module(Uint8Array.from(atob(packed), (character) => character.charCodeAt(0)));
+  if (known === undefined) compiled.set(packed, module);
+  return new WebAssembly.Instance(module).exports as EngineCalls;
 }
 
 /** An engine and its memory. */
 export class Engine {
-  readonly calls = instantiate();
-  private readonly path = new Numbers(this.calls);
-  private readonly pattern = new Numbers(this.calls);
+  readonly bits: Bits;
+  readonly calls: EngineCalls;
+  private readonly path: Numbers;
+  private readonly pattern: Numbers;
   private lastPath: Path | undefined;
   private lastDash: readonly number[] = [];
+
+  constructor(form: EngineForm = byteForm) {
+    this.bits = form.bits;
+    this.calls = instantiate(form);
+    this.path = new Numbers(this.calls);
+    this.pattern = new Numbers(this.calls);
+  }
 
   /** The address of so much new memory, in bytes. */
   reserve(bytes: number): Address {

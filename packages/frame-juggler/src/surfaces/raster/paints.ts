@@ -74,7 +74,9 @@ export class Paints {
   /** A gradient's colors: a table of them, or its stops; and how many of those. */
   colorsOf(gradient: Gradient): { at: number; stops: number; opaque: boolean } {
     const { stops } = gradient;
-    const isFine = stops.some((stop, i) => i > 0 && stop.offset - stops[i - 1].offset < 4 / tableSize);
+    // A table has too few colors for sixteen bits.
+    const isFine =
+      this.engine.bits > 8 || stops.some((stop, i) => i > 0 && stop.offset - stops[i - 1].offset < 4 / tableSize);
     const { at, opaque } = this.keep(stops, 0, () => {
       const { calls } = this.engine;
       const listed = this.engine.reserve(stops.length * 16);

@@ -6,7 +6,7 @@ import { pathBox } from '../../geometry/path.ts';
 import { alphaOf } from '../../paint/color.ts';
 import { Picture } from '../../paint/picture.ts';
 import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
-import { Engine } from './engine.ts';
+import { bytesPerPixel, Engine, type Bits, type EngineForm } from './engine.ts';
 import { blendNumber, Paints } from './paints.ts';
 
 /** How far, in pixels, a drawn curve may be from the true one. */
@@ -21,6 +21,12 @@ export interface Rendering {
   readonly opaque: boolean;
 }
 
+/** A picture in rows as PNG packs them, each behind the number of its filter. */
+export interface PackedRows extends Omit<Rendering, 'data'> {
+  readonly bits: Bits;
+  readonly rows: Uint8Array;
+}
+
 /** Some rows of a picture: the first, and the one after the last. */
 export type Rows = readonly [first: number, end: number];
 
@@ -29,7 +35,9 @@ export interface KeptPixels {
   readonly width: number;
   readonly height: number;
   readonly rows: Rows;
+  /** Four bytes a pixel, or four floats where the picture has sixteen bits a channel. */
   readonly pixels: Uint8Array;
+  readonly bits: Bits;
   readonly opaque: boolean;
 }
 
@@ -38,8 +46,17 @@ export interface KeptPixels {
  * carry stands over what is left of the last one. The same frames give the same bytes everywhere.
  */
 export class RasterSurface {
-  private readonly backend = new RasterBackend();
-  private readonly compositor = new Compositor(this.backend);
+  private readonly backend: RasterBackend;
+  private readonly compositor: Compositor<number>;
+
+  constructor();
+  /** @param form the engine that draws: by default the one for eight bits a channel @internal */
+  // eslint-disable-next-line @typescript-eslint/unified-signatures -- only the other one is public
+  constructor(form: EngineForm);
+  constructor(form?: EngineForm) {
+    this.backend = new RasterBackend(form);
+    this.compositor = new Compositor(this.backend);
+  }
 
   /**
    * Draws a frame.
@@ -57,8 +74,8 @@ export class RasterSurface {
 
   /** What has been drawn, to be put back later. */
   copy(): KeptPixels {
-    const { width, height, rows, opaque, premultiplied } = this.backend;
-    return { width, height, rows, opaque, pixels: premultiplied.slice() };
+    const { width, height, rows, bits, opaque, premultiplied } = this.backend;
+    return { width, height, rows, bits, opaque, pixels: premultiplied.slice() };
   }
 
   /** Goes back to what {@link copy} gave: the carry of the next frame stands on it. */
@@ -87,12 +104,13 @@ export class RasterSurface {
   /** What has been drawn, for whoever is done with it before the next frame is: nothing is copied. */
   get drawn(): Rendering {
     const { width, height, opaque } = this.backend;
-    return { width, height, data: opaque ? this.backend.premultiplied : this.backend.straight(), opaque };
+    return { width, height, data: this.backend.straight(), opaque };
   }
 
-  /** The rows of what has been drawn without alpha, three bytes a pixel, each row behind a byte of 0. */
-  get rowsWithoutAlpha(): Uint8Array {
-    return this.backend.rowsWithoutAlpha();
+  /** What has been drawn as PNG packs it: its rows, without alpha where every pixel is opaque. @internal */
+  get packed(): PackedRows {
+    const { width, height, bits, opaque } = this.backend;
+    return { width, height, bits, opaque, rows: this.backend.packedRows() };
   }
 
   /**
@@ -117,10 +135,19 @@ class RasterBackend implements Backend<number> {
   rows: Rows = [0, 0];
   /** Those that the next frame is to have, where it is not to have all. */
   onlyRows: Rows | undefined;
-  private readonly engine = new Engine();
-  private readonly paints = new Paints(this.engine);
+  private readonly engine: Engine;
+  private readonly paints: Paints;
   /** Where pixels are written in another form; 0 where none were. */
   private outAt = 0;
+
+  constructor(form: EngineForm | undefined) {
+    this.engine = new Engine(form);
+    this.paints = new Paints(this.engine);
+  }
+
+  get bits(): Bits {
+    return this.engine.bits;
+  }
 
   begin({ width, height, background, carry, toPixels, frame }: Stage): { layer: number; base: Matrix } {
     const { calls } = this.engine;
@@ -195,22 +222,24 @@ class RasterBackend implements Backend<number> {
 
   /** The pixels as they are kept. They are there until the next frame is begun. */
   get premultiplied(): Uint8Array {
-    return this.engine.bytes(this.engine.calls.pixelsOf(0), this.length);
+    return this.engine.bytes(this.engine.calls.pixelsOf(0), this.count * bytesPerPixel(this.bits));
   }
 
-  private get length(): number {
-    return this.width * (this.rows[1] - this.rows[0]) * 4;
+  private get count(): number {
+    return this.width * (this.rows[1] - this.rows[0]);
   }
 
-  /** The pixels with color no longer multiplied by alpha. */
+  /** The pixels as four bytes each, with color no longer multiplied by alpha. */
   straight(): Uint8Array {
+    if (this.opaque && this.bits === 8) return this.premultiplied;
     this.engine.calls.straighten(this.outAddress);
-    return this.engine.bytes(this.outAt, this.length);
+    return this.engine.bytes(this.outAt, this.count * 4);
   }
 
-  rowsWithoutAlpha(): Uint8Array {
-    this.engine.calls.packRows(this.outAddress);
-    return this.engine.bytes(this.outAt, (this.width * 3 + 1) * (this.rows[1] - this.rows[0]));
+  packedRows(): Uint8Array {
+    const length = 1 + (this.width * (this.opaque ? 3 : 4) * this.bits) / 8;
+    this.engine.calls.packRows(this.outAddress, !this.opaque);
+    return this.engine.bytes(this.outAt, length * (this.rows[1] - this.rows[0]));
   }
 
   videoPlanes(wide: number, high: number, halved: boolean): Uint8Array {
@@ -222,7 +251,8 @@ class RasterBackend implements Backend<number> {
   /** Room for the pixels in whatever form is asked for; video may have one more either way. */
   private get outAddress(): number {
     const [first, end] = this.rows;
-    if (this.outAt === 0) this.outAt = this.engine.calls.reserve((this.width + 1) * (end - first + 1) * 4 + 16);
+    if (this.outAt === 0)
+      this.outAt = this.engine.reserve(((this.width + 1) * (end - first + 1) * 4 * this.bits) / 8 + 16);
     return this.outAt;
   }
 

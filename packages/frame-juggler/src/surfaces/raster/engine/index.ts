@@ -16,12 +16,23 @@ import {
 import { Lines } from './lines.ts';
 import { area, letters, pen } from './shape.ts';
 import { aim, list, outlines, paintList } from './list.ts';
-import { dropAlpha, fadeTo, fillWords, premultiply, unpremultiply } from './pixels.ts';
+import {
+  asWords,
+  channelBytes,
+  fadeTo,
+  fillPixels,
+  filterRows,
+  packRow,
+  pixelOf,
+  rowFilter,
+  unpremultiply,
+} from './pixels.ts';
 import { fillTable } from './shade.ts';
 import { Brush } from './spans.ts';
 import { allocate, free } from './memory.ts';
 import { strokeOutline, turnsBack } from './stroke.ts';
 import { writeVideo } from './video.ts';
+import { premultiply } from './words.ts';
 
 /*
  * The raster engine: outlines to pixels, in WebAssembly. Everything is handed over as numbers and as addresses in its
@@ -231,12 +242,12 @@ export function compositeLayer(over: i32, onto: i32, opacity: i32, mode: i32): v
 
 /** Makes the first layer even. */
 export function clear(color: u32): void {
-  fillWords(layerOf(0).pixels, width * (endRow - firstRow), premultiply(color, 255));
+  fillPixels(layerOf(0).pixels, width * (endRow - firstRow), pixelOf(color, 255));
 }
 
 /** Leads the first layer towards a color. */
 export function fade(color: u32, carry: f64): void {
-  fadeTo(layerOf(0).pixels, width * (endRow - firstRow), premultiply(color, 255), carry);
+  fadeTo(layerOf(0).pixels, width * (endRow - firstRow), pixelOf(color, 255), carry);
 }
 
 /** The address of a layer's pixels, premultiplied. */
@@ -256,20 +267,30 @@ export function premultiplyAll(at: usize, count: i32): bool {
   return isOpaque;
 }
 
-/** Writes the first layer's pixels, no longer premultiplied. */
+/** Writes the first layer's pixels as words of eight bits a channel, no longer premultiplied. */
 export function straighten(out: usize): void {
   unpremultiply(layerOf(0).pixels, width * (endRow - firstRow), out);
 }
 
-/** Writes the first layer's rows without alpha, each behind a byte of 0; one byte more may be written than that is. */
-export function packRows(out: usize): void {
-  for (let y = firstRow; y < endRow; y++, out += <usize>width * 3 + 1) {
-    store<u8>(out, 0);
-    dropAlpha(layerOf(0).at(0, y), width, out + 1);
+/**
+ * Writes the first layer's rows as PNG packs them, each behind the number of its filter; one byte more may be written
+ * than that is.
+ * @param withAlpha whether not all pixels are opaque
+ */
+export function packRows(out: usize, withAlpha: bool): void {
+  const perPixel = (withAlpha ? 4 : 3) * channelBytes;
+  const length = width * perPixel + 1;
+  const rows = endRow - firstRow;
+  for (let row = 0; row < rows; row++) {
+    const at = out + <usize>length * row;
+    store<u8>(at, rowFilter);
+    packRow(layerOf(0).at(0, firstRow + row), width, at + 1, withAlpha);
   }
+  filterRows(out, length, rows, perPixel);
 }
 
 /** Writes the first layer as the three planes of video, in a size that may be one more than its own either way. */
 export function packVideo(out: usize, wide: i32, high: i32, halved: bool): void {
-  writeVideo(layerOf(0).pixels, width, endRow - firstRow, out, wide, high, halved);
+  const rows = endRow - firstRow;
+  writeVideo(asWords(layerOf(0).pixels, width * rows), width, rows, out, wide, high, halved);
 }

@@ -1,15 +1,12 @@
 import { allocate, free, grow } from './memory.ts';
 import { blend } from './blend.ts';
-import { alphas4, over4, scale4 } from './pixels.ts';
+import { alphasOf, beyond, factor, loadOne, over, pixelBytes, pixelShift, scale, storeOne } from './pixels.ts';
 
 /** The canvas in pixels, and the rows of it that layers hold. */
 export let width: i32 = 1;
 export let height: i32 = 1;
 export let firstRow: i32 = 0;
 export let endRow: i32 = 1;
-
-/** Four pixels may be written where fewer are left of a row. */
-const beyond: i32 = 16;
 
 /** A picture of the canvas's size, transparent at first, that items are drawn on. */
 @unmanaged
@@ -24,7 +21,7 @@ export class Layer {
   /** The address of a pixel. */
   @inline
   at(x: i32, y: i32): usize {
-    return this.pixels + (((y - firstRow) * width + x) << 2);
+    return this.pixels + (((y - firstRow) * width + x) << pixelShift);
   }
 
   /** Notes that a box of pixels was drawn on. */
@@ -38,7 +35,7 @@ export class Layer {
   /** Makes pixels of a row transparent. */
   @inline
   erase(y: i32, from: i32, to: i32): void {
-    if (to > from) memory.fill(this.at(from, y), 0, (to - from) << 2);
+    if (to > from) memory.fill(this.at(from, y), 0, (to - from) << pixelShift);
   }
 
   /** Makes every pixel transparent again. */
@@ -91,7 +88,7 @@ export function openLayer(): i32 {
     spare = grow(spare, room << 2);
   }
   const layer = new Layer();
-  const bytes: usize = ((<usize>width * (endRow - firstRow)) << 2) + beyond;
+  const bytes: usize = ((<usize>width * (endRow - firstRow)) << pixelShift) + beyond;
   layer.pixels = allocate(bytes);
   memory.fill(layer.pixels, 0, bytes);
   layer.left = width;
@@ -126,9 +123,9 @@ export function keepMasked(number: i32, mask: i32): void {
     let other = by.at(left, y);
     let at = layer.at(left, y);
     for (; at + 16 <= end; at += 16, other += 16)
-      v128.store(at, scale4(v128.load(at), alphas4(v128.load(other))));
-    for (; at < end; at += 4, other += 4)
-      v128.store32_lane(at, scale4(v128.load32_zero(at), alphas4(v128.load32_zero(other))), 0);
+      v128.store(at, scale(v128.load(at), alphasOf(v128.load(other))));
+    for (; at < end; at += pixelBytes, other += pixelBytes)
+      storeOne(at, scale(loadOne(at), alphasOf(loadOne(other))));
   }
   layer.left = left;
   layer.right = right;
@@ -142,26 +139,27 @@ export function composite(number: i32, onto: i32, opacity: i32, mode: i32): void
   const under = layerOf(onto);
   const across = layer.right - layer.left;
   for (let y = layer.top; y < layer.bottom; y++)
-    compose(layer.at(layer.left, y), under.at(layer.left, y), across, i8x16.splat(<i8>opacity), mode);
+    compose(layer.at(layer.left, y), under.at(layer.left, y), across, opacity, mode);
   if (across > 0) under.touch(layer.left, layer.top, layer.right, layer.bottom);
 }
 
-/** Puts a row of pixels over others, each faded to the byte that `strength` has in all places. */
-export function compose(from: usize, onto: usize, pixels: i32, strength: v128, mode: i32): void {
-  const end = onto + (pixels << 2);
-  const isFaded = !i8x16.all_true(i8x16.eq(strength, i8x16.splat(-1)));
+/** Puts a row of pixels over others, each faded to `strength` (0 to 255). */
+export function compose(from: usize, onto: usize, pixels: i32, strength: u32, mode: i32): void {
+  const end = onto + (pixels << pixelShift);
+  const isFaded = strength !== 255;
+  const factors = factor(strength);
   for (; onto + 16 <= end; onto += 16, from += 16) {
     let source = v128.load(from);
     if (!v128.any_true(source)) continue;
-    if (isFaded) source = scale4(source, strength);
-    v128.store(onto, mix4(source, v128.load(onto), mode));
+    if (isFaded) source = scale(source, factors);
+    v128.store(onto, mix(source, v128.load(onto), mode));
   }
-  for (; onto < end; onto += 4, from += 4)
-    v128.store32_lane(onto, mix4(scale4(v128.load32_zero(from), strength), v128.load32_zero(onto), mode), 0);
+  for (; onto < end; onto += pixelBytes, from += pixelBytes)
+    storeOne(onto, mix(scale(loadOne(from), factors), loadOne(onto), mode));
 }
 
-/** Four pixels put over four others, in a blend mode. */
+/** Pixels put over others, in a blend mode. */
 @inline
-export function mix4(source: v128, below: v128, mode: i32): v128 {
-  return mode === 0 ? over4(source, below) : blend(source, below, mode);
+export function mix(source: v128, below: v128, mode: i32): v128 {
+  return mode === 0 ? over(source, below) : blend(source, below, mode);
 }

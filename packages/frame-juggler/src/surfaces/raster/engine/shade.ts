@@ -1,5 +1,15 @@
 import { turns2 } from './angles.ts';
-import { fillWords, premultiply } from './pixels.ts';
+import {
+  fillPixels,
+  fromFloats,
+  fromStraight,
+  fromWord,
+  loadPixel,
+  pixelBytes,
+  pixelShift,
+  storePixel,
+  Pixel,
+} from './pixels.ts';
 
 /*
  * What gradients and pictures paint pixels with. A paint is a record of numbers that JavaScript writes (see paints.ts
@@ -48,9 +58,9 @@ export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): voi
   colors = <usize>part(3);
   stops = <i32>part(4);
   const py = <f64>y + 0.5;
-  if (kind === linear && part(7) === 0) return fillWords(out, count, colorAt(part(6) + part(8) * py));
+  if (kind === linear && part(7) === 0) return fillPixels(out, count, colorAt(part(6) + part(8) * py));
   if (kind === linear && spread === 0 && stops === 0) return shadeLinear(x, py, count, out);
-  for (; count > 0; count -= maxOffsets, x += maxOffsets, out += maxOffsets << 2) {
+  for (; count > 0; count -= maxOffsets, x += maxOffsets, out += maxOffsets << pixelShift) {
     const some = min(count, maxOffsets);
     const end = offsets + (some << 3);
     const px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
@@ -115,36 +125,36 @@ function shadeLinear(x: i32, py: f64, count: i32, out: usize): void {
   const row = f64x2.splat((part(6) + part(8) * py) * tableSize);
   const perPixel = f64x2.splat(part(7) * tableSize);
   let px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
-  const end = out + (count << 2);
-  for (; out + 16 <= end; out += 16, px = f64x2.add(px, f64x2.splat(4))) {
+  const end = out + (count << pixelShift);
+  for (; out + 4 * pixelBytes <= end; out += 4 * pixelBytes, px = f64x2.add(px, f64x2.splat(4))) {
     const first = tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, px)));
     const second = tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, f64x2.add(px, f64x2.splat(2)))));
     takeFour(v128.shuffle<i64>(first, second, 0, 2), out);
   }
-  for (; out < end; out += 4, px = f64x2.add(px, f64x2.splat(1))) {
+  for (; out < end; out += pixelBytes, px = f64x2.add(px, f64x2.splat(1))) {
     const place = i32x4.extract_lane(tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, px))), 0);
-    store<u32>(out, load<u32>(colors + (place << 2)));
+    storePixel(out, loadPixel(colors + (place << pixelShift)));
   }
 }
 
 /** Writes the colors at four places of the table. */
 @inline
 function takeFour(places: v128, out: usize): void {
-  const at = i32x4.shl(places, 2);
-  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 0)));
-  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 1)), 4);
-  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 2)), 8);
-  store<u32>(out, load<u32>(colors + i32x4.extract_lane(at, 3)), 12);
+  const at = i32x4.shl(places, pixelShift);
+  storePixel(out, loadPixel(colors + i32x4.extract_lane(at, 0)));
+  storePixel(out + pixelBytes, loadPixel(colors + i32x4.extract_lane(at, 1)));
+  storePixel(out + 2 * pixelBytes, loadPixel(colors + i32x4.extract_lane(at, 2)));
+  storePixel(out + 3 * pixelBytes, loadPixel(colors + i32x4.extract_lane(at, 3)));
 }
 
 /** Writes the colors at the offsets that were found. */
 function takeColors(count: i32, out: usize): void {
   let at = offsets;
-  const end = out + (count << 2);
+  const end = out + (count << pixelShift);
   if (spread === 0 && stops === 0)
-    for (; out + 16 <= end; out += 16, at += 32)
+    for (; out + 4 * pixelBytes <= end; out += 4 * pixelBytes, at += 32)
       takeFour(v128.shuffle<i64>(places2(v128.load(at)), places2(v128.load(at, 16)), 0, 2), out);
-  for (; out < end; out += 4, at += 8) store<u32>(out, colorAt(load<f64>(at)));
+  for (; out < end; out += pixelBytes, at += 8) storePixel(out, colorAt(load<f64>(at)));
 }
 
 /** Where in the table the colors of two offsets stand. */
@@ -178,7 +188,7 @@ function down(x: i32, y: i32): f64 {
 }
 
 /** The color at an offset, premultiplied. */
-function colorAt(offset: f64): u32 {
+function colorAt(offset: f64): Pixel {
   if (spread !== 0) {
     // Repeat, or reflect.
     const length: f64 = spread === 1 ? 1 : 2;
@@ -187,7 +197,7 @@ function colorAt(offset: f64): u32 {
   }
   if (stops > 0) return mixStops(colors, stops, offset);
   const place = offset <= 0 ? 0 : offset >= 1 ? tableSize : <i32>(offset * tableSize + 0.5);
-  return load<u32>(colors + (place << 2));
+  return loadPixel(colors + (place << pixelShift));
 }
 
 /** Makes the table of a gradient's colors from its stops, each an offset and a color. */
@@ -196,11 +206,11 @@ export function fillTable(stops: usize, count: i32, out: usize): void {
   for (let next = 0; next <= count; next++) {
     const upTo = next < count ? offsetOf(stops, next) : Infinity;
     useStops(stops, count, next);
-    for (; i <= tableSize && <f64>i / tableSize < upTo; i++) store<u32>(out + (i << 2), mixed(<f64>i / tableSize));
+    for (; i <= tableSize && <f64>i / tableSize < upTo; i++) storePixel(out + (i << pixelShift), mixed(<f64>i / tableSize));
   }
 }
 
-function mixStops(stops: usize, count: i32, offset: f64): u32 {
+function mixStops(stops: usize, count: i32, offset: f64): Pixel {
   let next = 0;
   while (next < count && offsetOf(stops, next) <= offset) next++;
   useStops(stops, count, next);
@@ -240,20 +250,14 @@ function channels2(stops: usize, i: i32, shift: i32): v128 {
 
 /** The color at an offset between the two stops, premultiplied. */
 @inline
-function mixed(offset: f64): u32 {
+function mixed(offset: f64): Pixel {
   const t = (offset - fromOffset) / (toOffset - fromOffset);
-  const low = i32x4.trunc_sat_f64x2_s_zero(mixed2(fromLow, toLow, t));
-  const high = i32x4.trunc_sat_f64x2_s_zero(mixed2(fromHigh, toHigh, t));
-  const words = v128.shuffle<i64>(low, high, 0, 2);
-  const half = i16x8.narrow_i32x4_s(words, words);
-  const color: u32 = i32x4.extract_lane(i8x16.narrow_i16x8_u(half, half), 0);
-  return color >> 24 === 255 ? color : premultiply(color, 255);
+  return fromStraight(mixed2(fromLow, toLow, t), mixed2(fromHigh, toHigh, t));
 }
 
 @inline
 function mixed2(one: v128, other: v128, t: f64): v128 {
-  const sum = f64x2.add(f64x2.mul(one, f64x2.splat(1 - t)), f64x2.mul(other, f64x2.splat(t)));
-  return f64x2.add(sum, f64x2.splat(0.5));
+  return f64x2.add(f64x2.mul(one, f64x2.splat(1 - t)), f64x2.mul(other, f64x2.splat(t)));
 }
 
 function shadePicture(x: i32, y: i32, count: i32, out: usize): void {
@@ -267,13 +271,13 @@ function shadePicture(x: i32, y: i32, count: i32, out: usize): void {
     const py = down(x + i, y);
     const color = smooth
       ? mixedPixel(pixels, wide, high, tiled, px - 0.5, py - 0.5)
-      : pixelAt(pixels, wide, kept(px, wide, tiled), kept(py, high, tiled));
-    store<u32>(out + (i << 2), color);
+      : fromWord(wordAt(pixels, wide, kept(px, wide, tiled), kept(py, high, tiled)));
+    storePixel(out + (i << pixelShift), color);
   }
 }
 
 @inline
-function pixelAt(pixels: usize, wide: i32, x: i32, y: i32): u32 {
+function wordAt(pixels: usize, wide: i32, x: i32, y: i32): u32 {
   return load<u32>(pixels + ((y * wide + x) << 2));
 }
 
@@ -286,7 +290,7 @@ function kept(place: f64, size: i32, tiled: bool): i32 {
 }
 
 /** Bilinear interpolation of the four pixels around a point. */
-function mixedPixel(pixels: usize, wide: i32, high: i32, tiled: bool, x: f64, y: f64): u32 {
+function mixedPixel(pixels: usize, wide: i32, high: i32, tiled: bool, x: f64, y: f64): Pixel {
   const left = Math.floor(x);
   const top = Math.floor(y);
   const tx = f32x4.splat(<f32>(x - left));
@@ -295,12 +299,9 @@ function mixedPixel(pixels: usize, wide: i32, high: i32, tiled: bool, x: f64, y:
   const x1 = kept(left + 1, wide, tiled);
   const y0 = kept(top, high, tiled);
   const y1 = kept(top + 1, high, tiled);
-  const upper = between(pixelAt(pixels, wide, x0, y0), pixelAt(pixels, wide, x1, y0), tx);
-  const lower = between(pixelAt(pixels, wide, x0, y1), pixelAt(pixels, wide, x1, y1), tx);
-  const value = f32x4.add(upper, f32x4.mul(f32x4.sub(lower, upper), ty));
-  const words = i32x4.trunc_sat_f32x4_s(f32x4.add(value, f32x4.splat(0.5)));
-  const half = i16x8.narrow_i32x4_s(words, words);
-  return i32x4.extract_lane(i8x16.narrow_i16x8_u(half, half), 0);
+  const upper = between(wordAt(pixels, wide, x0, y0), wordAt(pixels, wide, x1, y0), tx);
+  const lower = between(wordAt(pixels, wide, x0, y1), wordAt(pixels, wide, x1, y1), tx);
+  return fromFloats(f32x4.add(upper, f32x4.mul(f32x4.sub(lower, upper), ty)));
 }
 
 @inline

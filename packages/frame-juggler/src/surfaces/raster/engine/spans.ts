@@ -1,6 +1,25 @@
-import { compose, mix4, Layer } from './layer.ts';
-import { cover4, fillWords, over4, premultiply, scale4, spread4, times255 } from './pixels.ts';
+import { compose, mix, Layer } from './layer.ts';
+import {
+  cover,
+  factor,
+  factorsOf,
+  fillPixels,
+  fromWord,
+  loadCoverages,
+  loadOne,
+  over,
+  perVector,
+  pixelBytes,
+  pixelOf,
+  pixelShift,
+  scale,
+  splat,
+  storeOne,
+  wholly,
+  Pixel,
+} from './pixels.ts';
 import { isOpaque, shade } from './shade.ts';
+import { times255 } from './words.ts';
 
 /* Puts a paint down where an outline covers pixels: one color, or what a gradient or a picture gives. */
 
@@ -57,8 +76,9 @@ const recordBytes: i32 = 15 * 8;
 let layer: Layer = changetype<Layer>(0);
 let mode: i32 = 0;
 let color: u32 = 0;
-/** The premultiplied color at full coverage; its alpha in all lanes; and its channels in opaque pixels. */
-let full: u32 = 0;
+/** The color as a pixel at full coverage, and whether that is opaque; its alpha as factors; and itself, all opaque. */
+let full: Pixel = pixelOf(0, 0);
+let isOpaqueColor: bool = false;
 let alpha: v128 = i64x2.splat(0);
 let hue: v128 = i64x2.splat(0);
 /** The address of the paint's record, or 0 for a plain color. */
@@ -67,7 +87,7 @@ let opacity: u32 = 255;
 
 /** Colors of pixels on their way. */
 const maxOnTheWay: i32 = 512;
-const onTheWay = memory.data(512 * 4 + 16);
+const onTheWay = memory.data(512 * 16 + 16);
 
 /** Takes up what the next spans are painted with, and on what. */
 export function useBrush(onto: Layer, brush: Brush): void {
@@ -76,40 +96,41 @@ export function useBrush(onto: Layer, brush: Brush): void {
   paint = brush.isShaded ? brush.record : 0;
   opacity = brush.opacity;
   color = brush.color;
-  full = premultiply(color, 255);
-  alpha = i8x16.splat(<i8>(color >> 24));
-  hue = i32x4.splat(color | 0xff000000);
+  full = pixelOf(color, 255);
+  isOpaqueColor = color >> 24 === 255;
+  alpha = factor(color >> 24);
+  hue = splat(fromWord(color | 0xff000000));
 }
 
 /** Paints pixels of a row that are covered alike, 1 to 255. */
 export function paintEven(x: i32, y: i32, count: i32, coverage: u32): void {
   const at = layer.at(x, y);
   if (paint !== 0) return shadeEven(x, y, count, times255(coverage, opacity));
-  if (full >> 24 === 255 && coverage === 255 && mode === 0) return fillWords(at, count, full);
-  const source = coverage === 255 ? full : premultiply(color, coverage);
+  if (isOpaqueColor && coverage === 255 && mode === 0) return fillPixels(at, count, full);
+  const source = coverage === 255 ? full : pixelOf(color, coverage);
   if (mode !== 0) return blendEven(at, count, source);
-  const sources = i32x4.splat(source);
-  const end = at + (count << 2);
+  const sources = splat(source);
+  const end = at + (count << pixelShift);
   let to = at;
-  for (; to + 16 <= end; to += 16) v128.store(to, over4(sources, v128.load(to)));
-  for (; to < end; to += 4) v128.store32_lane(to, over4(sources, v128.load32_zero(to)), 0);
+  for (; to + 16 <= end; to += 16) v128.store(to, over(sources, v128.load(to)));
+  for (; to < end; to += pixelBytes) storeOne(to, over(sources, loadOne(to)));
 }
 
-function blendEven(at: usize, count: i32, source: u32): void {
-  const sources = i32x4.splat(source);
-  const end = at + (count << 2);
+function blendEven(at: usize, count: i32, source: Pixel): void {
+  const sources = splat(source);
+  const end = at + (count << pixelShift);
   // What lies there is often even.
   let below = i64x2.splat(0);
-  let mixed = mix4(sources, below, mode);
+  let mixed = mix(sources, below, mode);
   for (; at + 16 <= end; at += 16) {
     const there = v128.load(at);
     if (!i32x4.all_true(i32x4.eq(there, below))) {
       below = there;
-      mixed = mix4(sources, below, mode);
+      mixed = mix(sources, below, mode);
     }
     v128.store(at, mixed);
   }
-  for (; at < end; at += 4) v128.store32_lane(at, mix4(sources, v128.load32_splat(at), mode), 0);
+  for (; at < end; at += pixelBytes) storeOne(at, mix(sources, loadOne(at), mode));
 }
 
 function shadeEven(x: i32, y: i32, count: i32, strength: u32): void {
@@ -118,36 +139,39 @@ function shadeEven(x: i32, y: i32, count: i32, strength: u32): void {
   for (let done = 0; done < count; done += maxOnTheWay) {
     const some = min(count - done, maxOnTheWay);
     shade(paint, x + done, y, some, onTheWay);
-    compose(onTheWay, at + (done << 2), some, i8x16.splat(<i8>strength), mode);
+    compose(onTheWay, at + (done << pixelShift), some, strength, mode);
   }
 }
 
 /** Paints `count` pixels of a row, no more than may be on their way, by coverages of a byte each; 0 stands behind them. */
 export function paintCovered(x: i32, y: i32, count: i32, coverages: usize): void {
+  if (paint !== 0) return shadeCovered(x, y, count, coverages);
   const at = layer.at(x, y);
-  if (paint !== 0) {
-    shade(paint, x, y, count, onTheWay);
-    for (let i = 0; i < count; i += 4) {
-      let covered = spread4(load<u32>(coverages + i));
-      if (!v128.any_true(covered)) continue;
-      if (opacity !== 255) covered = scale4(covered, i8x16.splat(<i8>opacity));
-      const to = at + (i << 2);
-      v128.store(to, mix4(scale4(v128.load(onTheWay + (i << 2)), covered), v128.load(to), mode));
-    }
-    return;
-  }
   const isPlain = mode === 0;
-  const isSolid = isPlain && full >> 24 === 255;
-  for (let i = 0; i < count; i += 4) {
-    const four = load<u32>(coverages + i);
-    if (four === 0) continue;
-    const to = at + (i << 2);
-    if (isSolid && four === 0xffffffff) {
+  const isSolid = isPlain && isOpaqueColor;
+  for (let i = 0; i < count; i += perVector) {
+    const some = loadCoverages(coverages + i);
+    if (some === 0) continue;
+    const to = at + (i << pixelShift);
+    if (isSolid && some === wholly) {
       v128.store(to, hue);
       continue;
     }
-    const covered = isSolid ? spread4(four) : scale4(spread4(four), alpha);
+    const covered = isSolid ? factorsOf(some) : scale(factorsOf(some), alpha);
     const below = v128.load(to);
-    v128.store(to, isPlain ? cover4(hue, below, covered) : mix4(scale4(hue, covered), below, mode));
+    v128.store(to, isPlain ? cover(hue, below, covered) : mix(scale(hue, covered), below, mode));
+  }
+}
+
+function shadeCovered(x: i32, y: i32, count: i32, coverages: usize): void {
+  const at = layer.at(x, y);
+  shade(paint, x, y, count, onTheWay);
+  for (let i = 0; i < count; i += perVector) {
+    const some = loadCoverages(coverages + i);
+    if (some === 0) continue;
+    let covered = factorsOf(some);
+    if (opacity !== 255) covered = scale(covered, factor(opacity));
+    const to = at + (i << pixelShift);
+    v128.store(to, mix(scale(v128.load(onTheWay + (i << pixelShift)), covered), v128.load(to), mode));
   }
 }
