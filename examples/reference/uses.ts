@@ -4,12 +4,16 @@
  * shows their lines with the imports that they need.
  */
 import { readFile, writeFile } from 'node:fs/promises';
+import { pathToFileURL } from 'node:url';
 import { expect } from '@jest/globals';
 import {
+  addHostCode,
   asset,
   asSketchError,
+  Canvas,
   checkSketch,
   checkupLines,
+  Color,
   colorInWords,
   compareFrames,
   defineSketch,
@@ -22,6 +26,7 @@ import {
   frameBytes,
   frameDifferenceLines,
   frameInWords,
+  FrameReader,
   isSameFrame,
   isSketch,
   itemsAt,
@@ -32,15 +37,20 @@ import {
   measureText,
   notesOnFrame,
   parseDial,
+  Picture,
   pictureSize,
   playTrack,
   rasterize,
   RasterSurface,
   readTrack,
+  Recorder,
   renderPicture,
+  rgb,
   rules,
   Run,
   SketchError,
+  sketchLine,
+  transformInWords,
   writeSvg,
   writeTrack,
   type InputSource,
@@ -50,22 +60,36 @@ import { Canvas2dSurface, ExactSurface, mount, mountWorker, pageHost } from 'fra
 import { SketchElement } from 'frame-juggler/element';
 import {
   check,
+  checkSketchFile,
+  ChunkJoiner,
+  ChunkRenderer,
   compare,
   comparePictures,
   comparisonLines,
+  describe,
+  dialFile,
+  discardUnfinished,
   drawFrames,
   encodePng,
   explain,
   fileHost,
   formats,
+  framesLeftBy,
+  isPictureFile,
   loadSketch,
   pictureDifferenceInWords,
   provenance,
   readDialFile,
   readPictureFile,
   readProvenance,
+  readSketch,
   render,
+  sketchExtensions,
+  standardOutput,
+  Stopped,
   strip,
+  TookTooLong,
+  whatIsThere,
   writeAtomically,
   writeDialFile,
 } from 'frame-juggler/node';
@@ -139,6 +163,45 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     await run.drawTo(20, -1, (frame) => surface.draw(frame)); // with the trails of the frames before
     return surface.picture();
   },
+  Canvas() {
+    // Outside of a sketch: a frame of one's own making.
+    const canvas = new Canvas({ width: 320, height: 180, density: 2, background: rgb(18, 48, 63).packed, carry: 0 });
+    canvas.circle({ at: [160, 90], radius: 60, fill: 'gold' });
+    return rasterize(canvas.finish());
+  },
+  async FrameReader() {
+    const reader = new FrameReader(await new Run(harbor).paint());
+    for (const { label, fill } of reader.items()) console.log(label, fill);
+  },
+  PathBuilder() {
+    return defineSketch({
+      paint(canvas) {
+        // `sail` is a PathBuilder.
+        canvas.path({
+          build: (sail) => sail.moveTo(0, 0).lineTo(0, -90).quadraticCurveTo(50, -40, 60, 0).closePath(),
+          fill: 'white',
+        });
+      },
+    });
+  },
+  Color() {
+    const { red, green, blue } = rgb(214, 96, 63);
+    return new Color(red, green, blue, 0.5); // half as opaque
+  },
+  Picture() {
+    const gray = new Picture(2, 1, Uint8Array.of(0, 0, 0, 255, 90, 90, 90, 255));
+    gray.setColorAt(0, 0, 'teal');
+    console.log(gray.colorAt(1, 0).red);
+  },
+  Font() {
+    return defineSketch({
+      assets: { letters: asset.font(new URL('./harbor.woff2', import.meta.url)) },
+      paint(canvas, { assets: { letters } }) {
+        const title = letters.draws('Føroyar') ? 'Føroyar' : 'Faroe Islands'; // `letters` is a Font
+        canvas.text(title, { at: [320, 180], font: letters, size: 40 });
+      },
+    });
+  },
   async writeSvg() {
     const run = new Run(harbor);
     await run.goTo(0);
@@ -167,6 +230,17 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     const track = makeTrack({ title: 'Harbor', width: 640, height: 360, frameRate: 60, seed: 1 }, []);
     console.log(writeTrack(track));
   },
+  Recorder() {
+    const recorded: Recorder[] = [];
+    mount(harbor, '#stage', {
+      input(page) {
+        const recorder = new Recorder(page);
+        recorded.push(recorder);
+        return recorder; // the sketch hears what it hears
+      },
+    });
+    return () => recorded.map(({ events }) => events.length);
+  },
   async playTrack() {
     const track = readTrack('harbor.input.json', await readFile('harbor.input.json', 'utf8'));
     return new Run(harbor, { input: () => playTrack(track) });
@@ -187,6 +261,9 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     const { title, seed } = harbor;
     const explanation = explainFrame(await new Run(harbor).paint(), { title, seed, frame: 0 });
     console.log(explanationLines(explanation).join('\n'));
+  },
+  transformInWords() {
+    console.log(transformInWords([0, 1, -1, 0, 480, 200])); // moved to 480, 200, turned by 90°
   },
   async frameInWords() {
     console.log(frameInWords(await new Run(harbor).paint()));
@@ -225,6 +302,13 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     } catch (thrown) {
       console.error(asSketchError(thrown).message);
     }
+  },
+  addHostCode() {
+    addHostCode(new URL('.', import.meta.url).href); // errors name no line of this folder's files
+  },
+  sketchLine() {
+    const line = sketchLine(); // within something that a sketch calls
+    if (line !== undefined) console.log(`${line.file}:${line.line}`);
   },
   async SketchError() {
     try {
@@ -288,6 +372,68 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   async loadSketch() {
     const sketch = await loadSketch('harbor.js');
     console.log(sketch.title);
+  },
+  checkSketchFile() {
+    const changed = checkSketchFile('harbor.ts'); // throws what is wrong with the name
+    console.log(new Date(changed).toISOString());
+  },
+  async readSketch() {
+    const at = pathToFileURL('harbor.js').href;
+    const sketch = readSketch('harbor.js', (await import(at)) as { default?: unknown });
+    console.log(sketch.title);
+  },
+  sketchExtensions() {
+    console.log(sketchExtensions.join(', ')); // .ts, .mts, .js, .mjs
+  },
+  async Stopped() {
+    try {
+      await render(harbor, { to: 'frames/%04d.png', frames: [0, 5999], signal: AbortSignal.timeout(60_000) });
+    } catch (error) {
+      if (error instanceof Stopped) console.log(error.whatIsThere);
+    }
+  },
+  whatIsThere() {
+    console.log(whatIsThere('frames/%04d.png', 0, 12)); // frames/0000.png to frames/0011.png are there: …
+  },
+  async TookTooLong() {
+    try {
+      await render(harbor, { to: 'harbor.gif', timeLimit: 2 });
+    } catch (error) {
+      if (error instanceof TookTooLong) console.error(error.message);
+    }
+  },
+  async ChunkRenderer() {
+    const renderer = new ChunkRenderer(harbor, 'harbor.gif', { frames: [0, 599] });
+    const chunk = await renderer.render([0, 299]); // to be handed to a ChunkJoiner
+    await renderer.close();
+    return chunk;
+  },
+  async ChunkJoiner() {
+    const film = { frames: [0, 599] } as const;
+    const renderer = new ChunkRenderer(harbor, 'harbor.gif', film); // it may be on another machine
+    const joiner = await ChunkJoiner.open(harbor, 'harbor.gif', film);
+    await joiner.add(await renderer.render([0, 299]));
+    await joiner.add(await renderer.render([300, 599]));
+    await joiner.finish();
+    await renderer.close();
+  },
+  framesLeftBy() {
+    console.log(framesLeftBy(0.5)); // 8: after so many frames nothing is left of a picture
+  },
+  async discardUnfinished() {
+    await discardUnfinished('harbor.gif'); // after a thread that wrote it was ended
+  },
+  async standardOutput() {
+    await render(harbor, { to: standardOutput, format: 'y4m', frames: [0, 59] });
+  },
+  async isPictureFile() {
+    if (isPictureFile('kept.png')) console.log((await readPictureFile('kept.png')).width);
+  },
+  async describe() {
+    await readFile('tides.csv').catch((error: unknown) => console.error(describe(error, 'tides.csv')));
+  },
+  dialFile() {
+    console.log(dialFile('harbor.ts')); // harbor.dials.json
   },
   async explain() {
     const { words } = await explain(harbor, { frame: 12 });

@@ -96,16 +96,25 @@ export function readExports(entries) {
       .filter((one) => !isHidden(one) && isOurs(one))
       .map((one) => member(one, within));
 
+  /** What something is called that has no name, by its type: `checkup` for a Checkup, `chunk` for a part of a Chunk. */
+  function nameFor(type) {
+    const [name] = /^\w+/.exec(type.replace(/^(?:Pick|Omit)</, '')) ?? ['options'];
+    return name.replace(/^[A-Z]/, (letter) => letter.toLowerCase());
+  }
+
   function call(signature, within) {
     const parameters = signature.getParameters().map((one) => {
       const type = checker.getTypeOfSymbolAtLocation(one, within);
       const declared = one.valueDeclaration;
       const optional = Boolean(declared && ts.isParameter(declared) && checker.isOptionalParameter(declared));
+      // What is taken apart where it is declared has no name of its own, and TypeScript gives it the first comment.
+      const isNamed = !declared || !ts.isParameter(declared) || ts.isIdentifier(declared.name);
+      const written = declared?.type?.getText() ?? print(type, within);
       return {
-        name: one.name,
+        name: isNamed ? one.name : nameFor(written),
         optional,
-        type: declared?.type?.getText() ?? print(type, within),
-        words: wordsOf(one),
+        type: written,
+        words: isNamed ? wordsOf(one) : '',
         options: /options|wish|setting/i.test(one.name) ? optionsOf(type, within) : [],
       };
     });
@@ -143,11 +152,13 @@ export function readExports(entries) {
     const common = { name: exported.name, file, words: about, throws: tagsNamed(symbol, 'throws'), internal: isInternal(symbol) }; // prettier-ignore
     if (symbol.flags & ts.SymbolFlags.Class) {
       const type = checker.getDeclaredTypeOfSymbol(symbol);
-      const made = checker
-        .getTypeOfSymbolAtLocation(symbol, declaration)
-        .getConstructSignatures()
-        .filter((one) => one.getJsDocTags().every((tag) => tag.name !== 'internal'));
-      return { ...common, sort: 'class', made: made.map((one) => call(one, declaration)), members: membersOf(type, declaration) }; // prettier-ignore
+      const maker = checker.getTypeOfSymbolAtLocation(symbol, declaration);
+      const isForAll = (one) =>
+        one.getJsDocTags().every((tag) => tag.name !== 'internal') &&
+        !(one.declaration && ts.getCombinedModifierFlags(one.declaration) & ts.ModifierFlags.Private);
+      const made = maker.getConstructSignatures().filter(isForAll);
+      const own = membersOf(maker, declaration).map((one) => ({ ...one, name: `${exported.name}.${one.name}` }));
+      return { ...common, sort: 'class', made: made.map((one) => call(one, declaration)), members: [...own, ...membersOf(type, declaration)] }; // prettier-ignore
     }
     if (symbol.flags & ts.SymbolFlags.Function) {
       const type = checker.getTypeOfSymbolAtLocation(symbol, declaration);

@@ -57,10 +57,16 @@ export function pageWriter(addresses, examples, shared) {
   };
 
   const exampleParts = (name) => {
-    if (examples.used.has(name)) return [`\`\`\`ts\n${examples.used.get(name)}\n\`\`\`\n`];
-    if (!examples.drawn.has(name)) return [];
-    return [`\`\`\`ts example\n${examples.drawn.get(name)}\n\`\`\`\n`, `![What ${name} draws](pictures/${anchorOf(name)}.png)\n`]; // prettier-ignore
+    if (examples.drawn.has(name)) return drawnParts(name);
+    // Of what has no example of its own, one in which it is used.
+    const used = examples.used.get(name) ?? [...examples.used.values()].find((code) => code.includes(`${name}(`));
+    return used === undefined ? [] : [`\`\`\`ts\n${used}\n\`\`\`\n`];
   };
+
+  const drawnParts = (name) => [
+    `\`\`\`ts example\n${examples.drawn.get(name)}\n\`\`\`\n`,
+    `![What ${name} draws](pictures/${anchorOf(name)}.png)\n`,
+  ];
 
   /** @param thing what is written down @param name how it is called there: `canvas.circle` */
   return function entry(thing, page, name = thing.name) {
