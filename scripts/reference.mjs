@@ -67,6 +67,20 @@ export function readThings() {
   return things;
 }
 
+/** For each type, the names of what takes it, gives it or has it, calls first. */
+function usersOfTypes(things) {
+  const typesOf = ({ calls = [], made = [], members = [], written = '' }) => [
+    written,
+    ...[...calls, ...made, ...members.flatMap((one) => one.calls ?? [])].flatMap(({ parameters, returns }) => [returns, ...parameters.map(({ type }) => type)]), // prettier-ignore
+    ...members.map(({ type }) => type),
+  ];
+  const users = new Map(things.filter(({ sort }) => sort === 'type').map(({ name }) => [name, []]));
+  for (const thing of [...things].sort((one, other) => rankOf(one) - rankOf(other)))
+    for (const name of new Set(typesOf(thing).flatMap((type) => type.match(/\b[A-Z]\w+/g) ?? [])))
+      if (name !== thing.name) users.get(name)?.push(thing.name);
+  return users;
+}
+
 /** The calls of a shape, with the name that its options have. */
 function shapeCalls({ name, calls }) {
   const options = `${name[0].toUpperCase()}${name.slice(1)}Options & ShapeOptions`;
@@ -88,7 +102,7 @@ export async function referencePages() {
   const addresses = new Map(things.map(({ name, page }) => [name, `${page}.md#${anchorOf(name)}`]));
   const shapeOptions = things.find(({ name }) => name === 'ShapeOptions');
   const shared = { name: 'ShapeOptions', address: '#shapeoptions', names: new Set(shapeOptions.members.map(({ name }) => name)) }; // prettier-ignore
-  const entry = pageWriter(addresses, { drawn: readExamples(), used: readUses() }, shared);
+  const entry = pageWriter(addresses, { drawn: readExamples(), used: readUses() }, shared, usersOfTypes(things));
   const made = new Map();
   const index = [];
   for (const { name, title, words } of pages) {

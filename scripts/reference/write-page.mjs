@@ -3,6 +3,8 @@
 const anchorOf = (name) => name.toLowerCase().replaceAll('.', '-');
 const escapes = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '|': '&#124;', '{': '&#123;', '}': '&#125;' };
 const escape = (text) => text.replaceAll(/[&<>|{}]/g, (sign) => escapes[sign]);
+/** So many places where a type is met are named. */
+const maxUsers = 6;
 const oneLine = (text) => text.replaceAll(/\s+/g, ' ');
 /** Comments, as the reference says them: links become code, and what a table would break on is escaped. */
 const said = (text) => oneLine(text.replaceAll(/\{@link ([^}\s]+)[^}]*\}/g, '`$1`')).replaceAll('|', '\\|').replaceAll('<', '&lt;'); // prettier-ignore
@@ -10,14 +12,27 @@ const said = (text) => oneLine(text.replaceAll(/\{@link ([^}\s]+)[^}]*\}/g, '`$1
 /**
  * @param addresses where each export stands, by its name: `color.md#ramp`
  * @param examples lines of code by the name of what they show: those that draw, and those that are only used
+ * @param users for each type, the names of what takes or gives it
  */
-export function pageWriter(addresses, examples, shared) {
+export function pageWriter(addresses, examples, shared, users) {
+  const linkTo = (name, page) => {
+    const address = addresses.get(name);
+    return address.startsWith(`${page}.md`) ? address.slice(page.length + 3) : `./${address}`;
+  };
+
   /** A type with links to what it names. */
   const typed = (type, page) =>
-    `<code>${escape(oneLine(type)).replaceAll(/\b[A-Z]\w+\b/g, (word) => {
-      const address = addresses.get(word);
-      return address === undefined ? word : `<a href="${address.startsWith(`${page}.md`) ? address.slice(page.length + 3) : `./${address}`}">${word}</a>`; // prettier-ignore
-    })}</code>`;
+    `<code>${escape(oneLine(type)).replaceAll(/\b[A-Z]\w+\b/g, (word) =>
+      addresses.has(word) ? `<a href="${linkTo(word, page)}">${word}</a>` : word,
+    )}</code>`;
+
+  /** Where a type is met: a few of the calls, and of what has it. */
+  const userParts = (name, page) => {
+    const all = users.get(name) ?? [];
+    const some = all.slice(0, maxUsers).map((one) => `[${one}](${linkTo(one, page)})`);
+    const more = all.length > maxUsers ? `, and ${all.length - maxUsers} more` : '';
+    return all.length === 0 ? [] : [`Used by ${some.join(', ')}${more}.\n`];
+  };
 
   const signature = (name, { parameters, returns }, width = Infinity) => {
     const list = parameters.map((one) => `${one.name}${one.optional ? '?' : ''}: ${oneLine(one.type)}`);
@@ -78,7 +93,7 @@ export function pageWriter(addresses, examples, shared) {
     if (thing.calls?.length > 0) parts.push(...callParts(name, thing.calls, page));
     if (thing.members?.length > 0)
       parts.push(/Options$|Definition$|Timing$/.test(name) ? optionTable(thing.members, page) : memberTable(thing.members, page)); // prettier-ignore
-    parts.push(...exampleParts(name));
+    parts.push(...exampleParts(name), ...userParts(name, page));
     if (thing.throws.length > 0)
       parts.push(`**Throws** ${thing.throws.map((one) => said(one).replace(/\.$/, '')).join('; ')}.\n`);
     return parts.join('\n');
