@@ -37,10 +37,10 @@ async function inChunks(
   name: string,
   last: number,
   starts: readonly number[],
-  bits?: 16,
+  bits: 8 | 16 = 8,
 ): Promise<{ to: string; again: number }> {
   const to = place(name);
-  const film = { frames: [0, last] as const, threads: 1, ...(bits && { bits }) };
+  const film = { frames: [0, last] as const, threads: 1, bits };
   const joiner = await ChunkJoiner.open(sketch, to, { ...film, overwrite: true });
   const edges = [...new Set([0, ...starts, last + 1])].sort((a, b) => a - b);
   let again = 0;
@@ -66,29 +66,26 @@ const bytesOf = (to: string): string[] =>
   readdirSync(path.dirname(to)).sort().map((file) => readFileSync(path.join(path.dirname(to), file)).toString('base64')); // prettier-ignore
 
 describe('chunks of a film', () => {
-  test.each([
-    ['a sequence', '%03d.png', 0],
-    ['a sequence with trails', '%03d.png', 0.8],
-    ['a sequence where nothing fades', '%03d.png', 1],
-    ['drawings with trails', '%03d.svg', 0.5],
-    ['plain video with trails', 'film.y4m', 0.6],
-    ['a GIF', 'film.gif', 0],
+  test.each<[string, string, number, 8 | 16]>([
+    ['a sequence', '%03d.png', 0, 8],
+    ['a sequence with trails', '%03d.png', 0.8, 8],
+    ['a sequence where nothing fades', '%03d.png', 1, 8],
+    ['drawings with trails', '%03d.svg', 0.5, 8],
+    ['plain video with trails', 'film.y4m', 0.6, 8],
+    ['a GIF', 'film.gif', 0, 8],
     ['sixteen bits with trails', '%03d.png', 0.8, 16],
     ['sixteen bits where nothing fades', '%03d.png', 1, 16],
-  ] as [string, string, number, 16?][])(
-    'put together are what one render makes, wherever they are cut: %s',
-    async (_, name, carry, bits) => {
-      const sketch = sketchWith(carry, 'rgb(200 180 40 / 0.05)');
-      const whole = place(name);
-      await render(sketch, { to: whole, frames: [0, 69], threads: 1, ...(bits && { bits }) });
-      await fc.assert(
-        fc.asyncProperty(fc.array(fc.integer({ min: 1, max: 69 }), { maxLength: 4 }), async (starts) => {
-          expect(bytesOf((await inChunks(sketch, name, 69, starts, bits)).to)).toEqual(bytesOf(whole));
-        }),
-        { numRuns: 6, endOnFailure: true },
-      );
-    },
-  );
+  ])('put together are what one render makes, wherever they are cut: %s', async (_, name, carry, bits) => {
+    const sketch = sketchWith(carry, 'rgb(200 180 40 / 0.05)');
+    const whole = place(name);
+    await render(sketch, { to: whole, frames: [0, 69], threads: 1, bits });
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.integer({ min: 1, max: 69 }), { maxLength: 4 }), async (starts) => {
+        expect(bytesOf((await inChunks(sketch, name, 69, starts, bits)).to)).toEqual(bytesOf(whole));
+      }),
+      { numRuns: 6, endOnFailure: true },
+    );
+  });
 
   test('are rendered once more, upon the picture before, only where what is left does not tell', async () => {
     expect((await inChunks(sketchWith(0.8, 'transparent'), '%d.png', 49, [45])).again).toBe(0);

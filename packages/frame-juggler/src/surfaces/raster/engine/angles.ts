@@ -25,35 +25,40 @@ export function chordStep(radius: f64, tolerance: f64): f64 {
 }
 
 /**
- * The directions of two points in turns from +x towards +y, 0 to 1: the arc tangent of Abramowitz and Stegun, 4.4.49, right
- * to 2e-8 radians.
+ * The directions of four points in turns from +x towards +y, 0 to 1, in 32-bit floats: the arc tangent of Abramowitz and
+ * Stegun, 4.4.49, right to 2e-8 radians but for their roundings.
  */
-export function turns2(x: v128, y: v128): v128 {
-  const across = f64x2.abs(y);
-  const along = f64x2.abs(x);
-  const isSteep = f64x2.gt(across, along);
+export function turns4(x: v128, y: v128): v128 {
+  const across = f32x4.abs(y);
+  const along = f32x4.abs(x);
+  const isSteep = f32x4.gt(across, along);
   const longer = v128.bitselect(across, along, isSteep);
-  const ratio = f64x2.div(v128.bitselect(along, across, isSteep), longer);
-  const square = f64x2.mul(ratio, ratio);
-  let sum = f64x2.splat(0.0028662257);
-  sum = step2(sum, square, -0.0161657367);
-  sum = step2(sum, square, 0.0429096138);
-  sum = step2(sum, square, -0.07528964);
-  sum = step2(sum, square, 0.1065626393);
-  sum = step2(sum, square, -0.1420889944);
-  sum = step2(sum, square, 0.1999355085);
-  sum = step2(sum, square, -0.3333314528);
-  sum = step2(sum, square, 1);
-  const eighth = f64x2.div(f64x2.mul(sum, ratio), f64x2.splat(2 * Math.PI));
-  const quarter = v128.bitselect(f64x2.sub(f64x2.splat(0.25), eighth), eighth, isSteep);
-  const zero = f64x2.splat(0);
-  const half = v128.bitselect(f64x2.sub(f64x2.splat(0.5), quarter), quarter, f64x2.lt(x, zero));
-  const whole = v128.bitselect(f64x2.sub(f64x2.splat(1), half), half, f64x2.lt(y, zero));
-  // The point itself has no direction.
-  return v128.and(whole, f64x2.ne(longer, zero));
+  const ratio = f32x4.div(v128.bitselect(along, across, isSteep), longer);
+  const square = f32x4.mul(ratio, ratio);
+  // In pairs: a chain of nine terms would wait for each.
+  const fourth = f32x4.mul(square, square);
+  const eighthPower = f32x4.mul(fourth, fourth);
+  const low = sum4(pair4(square, 1, -0.3333314528), fourth, pair4(square, 0.1999355085, -0.1420889944));
+  const high = sum4(pair4(square, 0.1065626393, -0.07528964), fourth, pair4(square, 0.0429096138, -0.0161657367));
+  const most = sum4(high, eighthPower, f32x4.splat(0.0028662257));
+  const sum = sum4(low, eighthPower, most);
+  const eighth = f32x4.mul(f32x4.mul(sum, ratio), f32x4.splat(<f32>(0.5 / Math.PI)));
+  const quarter = v128.bitselect(f32x4.sub(f32x4.splat(0.25), eighth), eighth, isSteep);
+  const zero = f32x4.splat(0);
+  const half = v128.bitselect(f32x4.sub(f32x4.splat(0.5), quarter), quarter, f32x4.lt(x, zero));
+  const whole = v128.bitselect(f32x4.sub(f32x4.splat(1), half), half, f32x4.lt(y, zero));
+  // The point itself has no direction, nor has one beyond all numbers.
+  return v128.and(whole, f32x4.eq(ratio, ratio));
 }
 
+/** a + b · x */
 @inline
-function step2(sum: v128, square: v128, next: f64): v128 {
-  return f64x2.add(f64x2.mul(sum, square), f64x2.splat(next));
+function pair4(x: v128, a: f32, b: f32): v128 {
+  return sum4(f32x4.splat(a), x, f32x4.splat(b));
+}
+
+/** a + x · b */
+@inline
+function sum4(a: v128, x: v128, b: v128): v128 {
+  return f32x4.add(a, f32x4.mul(x, b));
 }

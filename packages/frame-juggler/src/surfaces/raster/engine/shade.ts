@@ -1,4 +1,4 @@
-import { turns2 } from './angles.ts';
+import { turns4 } from './angles.ts';
 import {
   fillPixels,
   fromFloats,
@@ -47,7 +47,7 @@ let spread: i32 = 0;
 
 /** The offsets of pixels along the gradient, from 0 to 1; this many at a time. */
 const maxOffsets: i32 = 512;
-const offsets = memory.data(512 * 8 + 16);
+const offsets = memory.data(512 * 8 + 32);
 
 /** Writes the colors of `count` pixels of row `y` from `x` on. A pixel's color does not depend on where the run begins. */
 export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): void {
@@ -58,7 +58,11 @@ export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): voi
   colors = <usize>part(3);
   stops = <i32>part(4);
   const py = <f64>y + 0.5;
-  if (kind === linear && part(7) === 0) return fillPixels(out, count, colorAt(part(6) + part(8) * py));
+  if (kind === linear && part(7) === 0) {
+    const offset = f64x2.splat(part(6) + part(8) * py);
+    const within = spread === 0 ? offset : spread2(offset);
+    return fillPixels(out, count, colorAt(f64x2.extract_lane(within, 0)));
+  }
   if (kind === linear && spread === 0 && stops === 0) return shadeLinear(x, py, count, out);
   for (; count > 0; count -= maxOffsets, x += maxOffsets, out += maxOffsets << pixelShift) {
     const some = min(count, maxOffsets);
@@ -110,14 +114,25 @@ function findRadial(px: v128, py: f64, end: usize): void {
   }
 }
 
+/** Four at a time: their directions are worked out in 32-bit floats, from places that are told in 64 bits. */
 function findConic(px: v128, py: f64, end: usize): void {
   const rowX = f64x2.splat(part(8) * py);
   const rowY = f64x2.splat(part(9) * py);
-  const start = f64x2.splat(part(12));
-  for (let at = offsets; at < end; at += 16, px = f64x2.add(px, f64x2.splat(2))) {
-    const turn = f64x2.sub(turns2(along2(px, part(6), rowX, part(10)), along2(px, part(7), rowY, part(11))), start);
-    v128.store(at, f64x2.sub(turn, f64x2.floor(turn)));
+  const start = f32x4.splat(<f32>part(12));
+  for (let at = offsets; at < end; at += 32, px = f64x2.add(px, f64x2.splat(4))) {
+    const next = f64x2.add(px, f64x2.splat(2));
+    const x = floats4(along2(px, part(6), rowX, part(10)), along2(next, part(6), rowX, part(10)));
+    const y = floats4(along2(px, part(7), rowY, part(11)), along2(next, part(7), rowY, part(11)));
+    const turn = f32x4.sub(turns4(x, y), start);
+    const within = f32x4.sub(turn, f32x4.floor(turn));
+    v128.store(at, f64x2.promote_low_f32x4(within));
+    v128.store(at, f64x2.promote_low_f32x4(v128.shuffle<i64>(within, within, 1, 1)), 16);
   }
+}
+
+@inline
+function floats4(first: v128, second: v128): v128 {
+  return v128.shuffle<i64>(f32x4.demote_f64x2_zero(first), f32x4.demote_f64x2_zero(second), 0, 2);
 }
 
 /** The most common gradient, in one pass: the factors are scaled by the table's size, which is exact for a power of two. */
@@ -151,10 +166,20 @@ function takeFour(places: v128, out: usize): void {
 function takeColors(count: i32, out: usize): void {
   let at = offsets;
   const end = out + (count << pixelShift);
-  if (spread === 0 && stops === 0)
+  if (spread !== 0) for (const last = at + (count << 3); at < last; at += 16) v128.store(at, spread2(v128.load(at)));
+  at = offsets;
+  if (stops === 0)
     for (; out + 4 * pixelBytes <= end; out += 4 * pixelBytes, at += 32)
       takeFour(v128.shuffle<i64>(places2(v128.load(at)), places2(v128.load(at, 16)), 0, 2), out);
   for (; out < end; out += pixelBytes, at += 8) storePixel(out, colorAt(load<f64>(at)));
+}
+
+/** Two offsets led back between 0 and 1, by repeating or reflecting. */
+@inline
+function spread2(offset: v128): v128 {
+  const length = f64x2.splat(spread === 1 ? 1 : 2);
+  const within = f64x2.sub(offset, f64x2.mul(f64x2.floor(f64x2.div(offset, length)), length));
+  return spread === 1 ? within : f64x2.pmin(within, f64x2.sub(length, within));
 }
 
 /** Where in the table the colors of two offsets stand. */
@@ -189,12 +214,6 @@ function down(x: i32, y: i32): f64 {
 
 /** The color at an offset, premultiplied. */
 function colorAt(offset: f64): Pixel {
-  if (spread !== 0) {
-    // Repeat, or reflect.
-    const length: f64 = spread === 1 ? 1 : 2;
-    offset -= Math.floor(offset / length) * length;
-    if (spread === 2 && offset > 1) offset = 2 - offset;
-  }
   if (stops > 0) return mixStops(colors, stops, offset);
   const place = offset <= 0 ? 0 : offset >= 1 ? tableSize : <i32>(offset * tableSize + 0.5);
   return loadPixel(colors + (place << pixelShift));
