@@ -6,7 +6,7 @@ export interface PixelRect {
   readonly height: number;
 }
 
-/** The smallest box that holds every pixel in which two pictures of `width` differ; undefined where none does. */
+/** The smallest box of all pixels in which two pictures of this width differ; undefined if none do. */
 export function changedRect(before: Uint32Array, after: Uint32Array, width: number): PixelRect | undefined {
   let first = 0;
   while (first < after.length && before[first] === after[first]) first++;
@@ -19,14 +19,14 @@ export function changedRect(before: Uint32Array, after: Uint32Array, width: numb
   let right = -1;
   for (let y = top; y <= bottom; y++) {
     const row = y * width;
-    // Only what would widen the box is looked at.
+    // Only pixels outside the box so far need to be compared.
     for (let x = 0; x < left; x++) if (before[row + x] !== after[row + x]) left = x;
     for (let x = width - 1; x > right; x--) if (before[row + x] !== after[row + x]) right = x;
   }
   return { x: left, y: top, width: right - left + 1, height: bottom - top + 1 };
 }
 
-/** Four bytes a pixel as one word a pixel, over the same memory where its place allows. */
+/** Pixels of four bytes as words of 32 bits: a view of the same memory where it is aligned, otherwise a copy. */
 export function wordsOf(bytes: Uint8Array): Uint32Array {
   const aligned = bytes.byteOffset % 4 === 0 ? bytes : bytes.slice();
   return new Uint32Array(aligned.buffer, aligned.byteOffset, aligned.length >> 2);

@@ -3,8 +3,8 @@ import { packLzw } from './lzw.ts';
 import { ExactPalette, NearPalette, unseen, type Entries, type Palette, type Region } from './palette.ts';
 
 /*
- * GIF (89a). Frames share a color table where it serves, and each draws only the rectangle that changed, over what is
- * there; pixels in it that stay as they are take the index of what is not seen, and pack to nearly nothing.
+ * GIF (89a). Frames share a color table where it is good enough. Each frame draws only the rectangle that changed, on top
+ * of the previous one; unchanged pixels inside it take the transparent index, and compress to nearly nothing.
  */
 
 export interface GifOptions {
@@ -12,24 +12,24 @@ export interface GifOptions {
   readonly height: number;
   /** Frames per second. */
   readonly frameRate: number;
-  /** Whether it begins again. */
+  /** Whether it repeats. */
   readonly repeat: boolean;
-  /** Whether colors that a table lacks are mixed of pixels side by side. */
+  /** Whether colors missing from a table are imitated by mixing neighboring pixels. */
   readonly dither?: boolean;
-  /** What the file tells of itself. */
+  /** A comment in the file. */
   readonly comment: string;
 }
 
-/** Players take frames shorter than this, in hundredths of a second, for mistakes. */
+/** Players slow down frames that are shorter than this, in hundredths of a second. */
 const shortest = 2;
 
-/** A frame, ready but for the packing of its indices, which is most of the work and needs nothing else. */
+/** A frame whose indices are still to be compressed: that is most of the work, and a thread can do it. */
 export interface GifFrame {
   readonly head: Uint8Array;
   readonly indices: Uint8Array;
 }
 
-/** What follows a frame's head. */
+/** The bytes after a frame's head. */
 export function packGifIndices(indices: Uint8Array): Uint8Array {
   return packLzw(indices, 8, unseen);
 }
@@ -37,7 +37,7 @@ export function packGifIndices(indices: Uint8Array): Uint8Array {
 /** The last byte of the file. */
 export const gifEnd = Uint8Array.of(0x3b);
 
-/** A picture on its way into the file. */
+/** A picture that is still to be written. */
 interface Shown extends Entries {
   readonly words: Uint32Array;
   readonly palette: Palette;
@@ -46,15 +46,15 @@ interface Shown extends Entries {
   readonly from: number;
 }
 
-/** Writes a GIF piece by piece. The first piece is made anew at the end, when the shared table is known. */
+/** Writes a GIF piece by piece. The first piece is written again at the end, when the shared table is complete. */
 export class GifEncoder {
   private readonly shared = new ExactPalette();
-  /** The table that the file's first piece holds, where not even the first picture's colors fit the exact one. */
+  /** The table in the file's first piece if even the first picture has too many colors for the exact one. */
   private first: Palette | undefined;
   private palette: Palette = this.shared;
   private shown: Shown | undefined;
   private count = 0;
-  /** The last picture that came too soon after another to be shown. */
+  /** The last picture that was skipped because it came too soon after another. */
   private skipped: { readonly words: Uint32Array; readonly from: number } | undefined;
 
   constructor(private readonly options: GifOptions) {}
@@ -78,7 +78,7 @@ export class GifEncoder {
     ]);
   }
 
-  /** Adds a picture, a word a pixel, and gives the frame that is ready, if any: its length is known with the next. */
+  /** Adds a picture, one word per pixel. Returns the previous frame, if any: only now its duration is known. */
   add(words: Uint32Array): GifFrame | undefined {
     const from = Math.round((this.count++ * 100) / this.options.frameRate);
     const last = this.shown;
@@ -93,19 +93,19 @@ export class GifEncoder {
     return this.follow(last, words, from);
   }
 
-  /** Shows a picture after another; the frame of that one, unless they are the same. */
+  /** Starts to show a picture. Returns the frame of the previous one, unless both are the same. */
   private follow(last: Shown, words: Uint32Array, from: number): GifFrame | undefined {
     this.skipped = undefined;
     const rect = changedRect(last.words, words, this.options.width);
     if (rect === undefined) return undefined;
     this.shown = this.show(words, from, last.words, rect);
     if (!this.shown.uncovers) return this.frameOf(last, from - last.from, false);
-    // What is uncovered can only be had by clearing all away first.
+    // Pixels that become transparent can only be had by clearing the previous frame first.
     this.shown = this.show(words, from);
     return this.frameOf(this.show(last.words, last.from), from - last.from, true);
   }
 
-  /** The last frames. A run that does not repeat stays on its last picture, however soon that came. */
+  /** Returns the last frames. A run that does not repeat ends on its last picture, however soon that came. */
   end(): GifFrame[] {
     if (this.shown === undefined) return [];
     const frames: (GifFrame | undefined)[] = [];
@@ -118,11 +118,11 @@ export class GifEncoder {
     return frames.filter((frame) => frame !== undefined);
   }
 
-  /** Finds the colors of what is drawn: all of it, or what is not as before. */
+  /** Finds the color indices of what is drawn: the whole picture, or what changed. */
   private show(words: Uint32Array, from: number, before?: Uint32Array, rect?: PixelRect): Shown {
     const { width, height } = this.options;
     const region: Region = { words, before, stride: width, rect: rect ?? { x: 0, y: 0, width, height } };
-    // The shared table costs nothing; the last one at least no search for another.
+    // The shared table costs no bytes; the last one at least saves making another.
     const shared = this.first ?? this.shared;
     let palette = shared;
     let entries = shared.entriesOf(region);
@@ -133,7 +133,7 @@ export class GifEncoder {
     return { ...entries, words, palette, rect: region.rect, from };
   }
 
-  /** One frame, which is `cleared` away again where the next one uncovers something. */
+  /** One frame. @param cleared whether it is cleared before the next one, which has new transparent pixels */
   private frameOf({ palette, rect, indices, seeThrough }: Shown, delay: number, cleared: boolean): GifFrame {
     const own = palette !== (this.first ?? this.shared);
     const flags = ((cleared ? 2 : 1) << 2) | (seeThrough ? 1 : 0);

@@ -2,29 +2,29 @@
 const maxBits = 12;
 const maxCodes = 1 << maxBits;
 
-/** A code and the index that follows it, by hashing, and the code of both together: small enough to stay in a cache. */
+/** A hash table from a code and the index after it to the code for both: small enough to stay in a cache. */
 const slots = 1 << 14;
 const keys = new Int32Array(slots);
 const codes = new Int16Array(slots);
 
 /**
- * Codes that stand for nothing but the commonest index, by how often: `chain[3]` is three of it. A long run of it is
- * then packed a code at a time instead of an index at a time.
+ * Codes for runs of the most common index, by their length: `chain[3]` stands for three of it. A long run is then
+ * packed code by code instead of index by index.
  */
 const chain = new Int16Array(maxCodes);
-/** How often the commonest index comes in a code; 0 for codes with others in them. */
+/** The number of repeats of the most common index in a code; 0 for codes that contain others. */
 const links = new Int16Array(maxCodes);
 
 /**
  * Packs color indices as GIF does (LZW with codes that grow, in sub-blocks of 255 bytes), the minimum code size first
  * and an empty block last.
  * @param bits how many bits an index has, 2 to 8
- * @param commonest the index of which there are the longest runs
+ * @param commonest the index that has the longest runs
  */
 export function packLzw(indices: Uint8Array, bits: number, commonest: number): Uint8Array {
   const clearCode = 1 << bits;
   const endCode = clearCode + 1;
-  // One code an index at most, one to begin anew for every few thousand of them, and one at the end.
+  // At most one code per index, a clear code after every few thousand, and one at the end.
   const out = new BitWriter(indices.length + (indices.length >> 11) + 4);
   let codeBits = bits + 1;
   let next = endCode + 1;
@@ -40,7 +40,7 @@ export function packLzw(indices: Uint8Array, bits: number, commonest: number): U
     const known = longest - links[prefix];
     if (indices[i] === commonest && known > 1 && known < longest) {
       if (i >= runEnd) runEnd = runs.endFrom(i);
-      // As far along the run as there are codes for it.
+      // The longest part of the run that has a code.
       const end = Math.min(i + known, runEnd);
       prefix = chain[links[prefix] + end - i];
       i = end - 1;
@@ -57,7 +57,7 @@ export function packLzw(indices: Uint8Array, bits: number, commonest: number): U
     const last = prefix;
     prefix = indices[i];
     if (next < maxCodes) {
-      // The reader learns a code one step later than it is made, so it grows its codes just here as well.
+      // A decoder learns each code one step later than the encoder, so its codes grow at this point as well.
       if (next === 1 << codeBits) codeBits++;
       keys[slot] = key;
       if (prefix === commonest && links[last] > 0) {
@@ -75,14 +75,14 @@ export function packLzw(indices: Uint8Array, bits: number, commonest: number): U
     codeBits = bits + 1;
   }
   out.write(prefix, codeBits);
-  // The reader has learnt one code more by now, and may have grown for it.
+  // By now the decoder has learned one more code, and its codes may have grown.
   if (next === 1 << codeBits && codeBits < maxBits) codeBits++;
   out.write(endCode, codeBits);
   links.fill(0);
   return inBlocks(out.end(), bits);
 }
 
-/** Finds where runs of one index end, four at a time. */
+/** Finds the ends of runs of one index, comparing four indices at a time. */
 class RunFinder {
   private readonly fours: Int32Array;
   private readonly four: number;
@@ -96,7 +96,7 @@ class RunFinder {
     this.four = Math.imul(index, 0x01010101);
   }
 
-  /** The place behind the run that `at` lies in. */
+  /** The place after the run that contains `at`. */
   endFrom(at: number): number {
     const { indices, index, fours, four } = this;
     let end = at;
@@ -111,7 +111,7 @@ class RunFinder {
   }
 }
 
-/** Puts codes of changing lengths together, lowest bits first, in memory that is used again. */
+/** Writes codes of varying length, lowest bits first, into memory that is reused. */
 class BitWriter {
   private static memory = new Uint8Array(1 << 16);
   private readonly bytes: Uint8Array;
@@ -119,9 +119,9 @@ class BitWriter {
   private pending = 0;
   private count = 0;
 
-  /** @param most how many codes there will be at most */
+  /** @param most the maximum number of codes */
   constructor(most: number) {
-    // Codes have 12 bits at most, and each is out before the next comes.
+    // A code has at most 12 bits, and whole bytes are written before the next code.
     const room = Math.ceil(most * 1.5) + 8;
     if (BitWriter.memory.length < room) BitWriter.memory = new Uint8Array(room);
     this.bytes = BitWriter.memory;

@@ -1,18 +1,18 @@
 import type { PixelRect } from './changes.ts';
 import { fewColors } from './quantize.ts';
 
-/** The index of what is not seen: the last one of a table, where that is not a color. */
+/** The transparent index: the last one of a table, unless a color needs it. */
 export const unseen = 255;
-/** Colors that fill more than this part of a picture, and no fewer pixels than this, are kept exactly. */
+/** Colors that fill more than this part of a picture, and at least this many pixels, are kept exactly. */
 const largeShare = 1 / 300;
 const minPixels = 24;
-/** At most so many, so that there is room for the others. */
+/** At most this many are kept exactly, to leave room for the others. */
 const maxLarge = 191;
-/** Colors that were looked for are kept in so many slots, each by its hash; a newer one takes the slot of an older. */
+/** The size of the cache of looked-up colors, by hash; a newer color replaces an older one in its slot. */
 const slotBits = 16;
-/** How far, squared and summed over the channels, a color may be from its entry before it counts as badly served. */
+/** The squared distance, summed over the channels, from which a color counts as badly matched by its entry. */
 const tooFar = 3 * 8 * 8;
-/** A table serves pixels of which no more are badly served than this part, beyond as many as of those it was made for. */
+/** A table is good enough if at most this part more of the pixels is badly matched than in the picture it was made for. */
 const mayBeWorse = 1 / 100;
 
 const redOf = (word: number): number => word & 255;
@@ -20,39 +20,39 @@ const greenOf = (word: number): number => (word >>> 8) & 255;
 const blueOf = (word: number): number => (word >>> 16) & 255;
 const rgbOf = (word: number): number => word & 0xffffff;
 
-/** The pixels of a picture that a frame draws: those of a rectangle, but for the ones that are as before. */
+/** The pixels of a picture that a frame draws: those of a rectangle, except unchanged ones. */
 export interface Region {
-  /** A word a pixel, in rows of `stride`. */
+  /** One word per pixel, in rows of `stride`. */
   readonly words: Uint32Array;
-  /** The picture before; undefined where nothing of it stays. */
+  /** The previous picture; undefined if it is cleared. */
   readonly before: Uint32Array | undefined;
   readonly stride: number;
   readonly rect: PixelRect;
 }
 
-/** What stands for the pixels of a region's rectangle, row by row. */
+/** The indices of a region's pixels, row by row. */
 export interface Entries {
   readonly indices: Uint8Array;
-  /** Whether {@link unseen} stands for what is not drawn; where it does not, it is a color as any other. */
+  /** Whether {@link unseen} marks pixels that are not drawn; if not, it is a color like any other. */
   readonly seeThrough: boolean;
-  /** Whether a pixel is transparent that was not before. */
+  /** Whether a pixel has become transparent. */
   readonly uncovers: boolean;
 }
 
-/** The colors of pictures, as a table of at most 256, with the way from any color to its entry. */
+/** A table of at most 256 colors, which finds the entry for any color. */
 export interface Palette {
   /** Red, green and blue of each entry as one word. */
   readonly colors: readonly number[];
-  /** The entries for a region; undefined where the table does not serve it: all of it exactly, or nearly all nearly. */
+  /** The indices for a region; undefined if the table is not good enough for it. */
   entriesOf(region: Region): Entries | undefined;
 }
 
-/** A table that holds every color as it is, and takes in new ones while there is room. */
+/** A table of exact colors, which takes in new ones while there is room. */
 export class ExactPalette implements Palette {
   readonly colors: number[] = [];
   private readonly indices = new Map<number, number>();
 
-  /** Takes in what is new, if there is room for all of it. */
+  /** Adds a region's new colors, if there is room for all of them. */
   entriesOf(region: Region): Entries | undefined {
     const known = this.colors.length;
     const entries = this.find(region);
@@ -68,7 +68,7 @@ export class ExactPalette implements Palette {
       return index;
     });
     if (found === undefined || !last) return found && { ...found, seeThrough: true };
-    // The 256th color has the index of what is not drawn: so all is drawn.
+    // The 256th color takes the transparent index, so every pixel must be drawn.
     const all = lookUp({ ...region, before: undefined }, none, (color) => this.place(color));
     return all && { ...all, seeThrough: false };
   }
@@ -83,14 +83,14 @@ export class ExactPalette implements Palette {
 }
 
 /**
- * A table made for one picture: its large even areas keep their colors exactly, all others share what the quantizer
- * finds for them (pairwise nearest neighbor).
+ * A table made for one picture: large areas of one color keep it exactly, the other colors share the entries that the
+ * quantizer finds for them (pairwise nearest neighbor).
  */
 export class NearPalette implements Palette {
   readonly colors: readonly number[];
   private readonly keys = new Int32Array(1 << slotBits).fill(-1);
   private readonly values = new Uint16Array(1 << slotBits);
-  /** The entries in rising order of their green, their colors, and for each green where those with as much begin. */
+  /** The entries sorted by green, their colors, and the first entry for each value of green. */
   private readonly byGreen: Uint8Array;
   private readonly sorted: Int32Array;
   private readonly fromGreen = new Uint16Array(256);
@@ -98,8 +98,8 @@ export class NearPalette implements Palette {
   private readonly mixes: Map<number, Uint8Array> | undefined;
 
   /**
-   * @param region what it is made for, and the first whose entries are asked for
-   * @param dithers whether colors that it lacks are mixed of pixels side by side
+   * @param region the pixels it is made for, and the first that is looked up
+   * @param dithers whether missing colors are imitated by mixing neighboring pixels
    */
   constructor(region: Region, dithers = false) {
     this.mixes = dithers ? new Map() : undefined;
@@ -119,7 +119,7 @@ export class NearPalette implements Palette {
     const mixOf = this.mixes && ((color: number): Uint8Array => this.mixOf(color));
     const found = lookUp(region, unseen, (color) => this.entryOf(color), mixOf)!;
     const part = found.bad / (found.seen || 1);
-    // What it was made for comes first: that tells how good it can be.
+    // The region it was made for comes first: that shows how good the table can be.
     if (this.mayBeBad === 1) this.mayBeBad = part + mayBeWorse;
     return part > this.mayBeBad ? undefined : { ...found, seeThrough: true };
   }
@@ -135,8 +135,8 @@ export class NearPalette implements Palette {
   }
 
   /**
-   * The entries that stand for a color over a square of pixels, dark ones first: each makes up for what those before it
-   * are off by. As they go by place, what stays the same from frame to frame keeps its pixels.
+   * The entries that imitate a color over a square of pixels, dark ones first: each corrects the error of those before
+   * it. As the mix depends on the position only, pixels that do not change from frame to frame stay the same.
    */
   private mixOf(color: number): Uint8Array {
     let mix = this.mixes!.get(color);
@@ -157,7 +157,7 @@ export class NearPalette implements Palette {
     return mix;
   }
 
-  /** Looks from the entries with the same green on, up and down, until green alone makes all others farther. */
+  /** Searches up and down from the entries with the same green, until the difference in green alone is too large. */
   private nearest(color: number): number {
     const { sorted, fromGreen } = this;
     const green = greenOf(color);
@@ -179,24 +179,24 @@ export class NearPalette implements Palette {
   }
 }
 
-/** Which of a mix's entries the pixels of a square take, row by row (Bayer): any part of them lies evenly over it. */
+/** Which entry of a mix each pixel of a square takes, row by row (Bayer's matrix): entries are spread evenly. */
 const thresholds = [0, 8, 2, 10, 12, 4, 14, 6, 3, 11, 1, 9, 15, 7, 13, 5];
 const side = 4;
 const mostMixes = 1 << 16;
 const clampByte = (value: number): number => Math.max(0, Math.min(255, value));
 const lightnessOf = (color: number): number => 0.2126 * redOf(color) + 0.7152 * greenOf(color) + 0.0722 * blueOf(color);
 
-/** So often entries are moved to the middle of what they stand for: then there is little left to be gained. */
+/** The number of rounds of Lloyd's algorithm: more gain little. */
 const moves = 4;
-/** Colors are told apart by so many bits a channel as they are counted. */
+/** The bits per channel by which colors are told apart when they are counted. */
 const countedBits = 6;
 
-/** Colors that stand for others, each moved to where it is nearest to all that are nearest to it (Lloyd's algorithm). */
+/** Moves each entry to the mean of the colors that it is the nearest entry of (Lloyd's algorithm). */
 function settled(colors: readonly number[], words: Uint32Array): number[] {
   const bins = countColors(words);
   const result = colors.map((color) => [redOf(color), greenOf(color), blueOf(color)]);
   for (let move = 0; move < moves; move++) {
-    // In rising order of green, the nearest is found from there: as in NearPalette.
+    // Sorted by green, the nearest entry is found as in NearPalette.
     result.sort((a, b) => a[1] - b[1]);
     const sums = result.map(() => [0, 0, 0, 0]);
     let place = 0;
@@ -226,7 +226,7 @@ function settled(colors: readonly number[], words: Uint32Array): number[] {
   return result.map(([red, green, blue]) => Math.round(red) | (Math.round(green) << 8) | (Math.round(blue) << 16));
 }
 
-/** Colors that lie close together as one, their mean, with how many pixels there are of them; in rising order of green. */
+/** Groups of close colors, each as its mean and its number of pixels, sorted by green. */
 function countColors(words: Uint32Array): [red: number, green: number, blue: number, count: number][] {
   const places = new Int32Array(1 << (3 * countedBits)).fill(-1);
   const bins: [number, number, number, number][] = [];
@@ -245,16 +245,16 @@ function countColors(words: Uint32Array): [red: number, green: number, blue: num
   return bins.sort((a, b) => a[1] - b[1]);
 }
 
-/** An entry that stands badly for its color is marked by this. */
+/** Added to the index of a badly matching entry. */
 const badly = 256;
-/** There is no entry for a color. */
+/** Says that a color has no entry. */
 const none = -1;
 
 /**
- * Looks up a region's pixels, each run of one color once. Undefined where there is no entry for one.
+ * Looks up a region's pixels, once per run of one color. Undefined if a color has no entry.
  * @param clear the entry of transparent pixels
- * @param mixOf what stands for a color over a square of pixels, where it is to be mixed
- * @returns the indices, whether something is uncovered, how many pixels can be seen, and how many of them badly
+ * @param mixOf gives the entries that imitate a color over a square of pixels, for dithering
+ * @returns the indices, whether pixels became transparent, how many pixels are visible, and how many match badly
  */
 function lookUp(
   { words, before, stride, rect }: Region,
@@ -319,7 +319,7 @@ function drawnWords({ words, before, stride, rect }: Region): Uint32Array {
   return result.subarray(0, length);
 }
 
-/** The pixels that can be seen and are of none of some colors. */
+/** The visible pixels whose color is none of the given ones. */
 function restOf(words: Uint32Array, colors: ReadonlySet<number>): Uint32Array {
   const result = new Uint32Array(words.length);
   let length = 0;
@@ -341,10 +341,10 @@ function distance(a: number, b: number): number {
   return r * r + g * g + l * l;
 }
 
-/** The colors that fill much of a picture, most of it first. */
+/** The colors that fill large parts of a picture, the most common first. */
 function largeColors(words: Uint32Array): Set<number> {
   const counts = new Map<number, number>();
-  // Even areas are runs: only those count, which keeps the counting short.
+  // Large areas consist of runs: counting only these keeps it fast.
   for (let at = 1; at < words.length; at++)
     if (words[at] === words[at - 1] && words[at] >>> 24 >= 128) {
       const color = rgbOf(words[at]);

@@ -7,7 +7,7 @@ import { loadLettering } from '../text/lettering.ts';
 /** One picture of a strip. */
 export interface StripTile {
   readonly picture: Picture;
-  /** What stands under it. */
+  /** The caption under it. */
   readonly text: string;
 }
 
@@ -15,7 +15,7 @@ const margin = 16;
 const textSize = 15;
 const colors = { sheet: rgb(246, 245, 241), edge: gray(0, 0.25), text: gray(60) };
 
-/** How so many tiles of a size lie on a sheet, and how large that is. */
+/** The layout of a number of tiles on a sheet, and the size of the sheet. */
 export function layOfStrip(
   tile: { readonly width: number; readonly height: number },
   count: number,
@@ -27,7 +27,7 @@ export function layOfStrip(
   return { across, cell, width: across * cell.width + margin, height: rows * cell.height + margin };
 }
 
-/** Pictures of one size side by side in rows, each with a text under it, as one picture. */
+/** Draws pictures of one size in rows, each with its caption, as one picture. */
 export async function layOutStrip(tiles: readonly StripTile[], columns: number): Promise<Picture> {
   await loadLettering(['regular']);
   const { width, height } = tiles[0].picture;
@@ -43,7 +43,7 @@ export async function layOutStrip(tiles: readonly StripTile[], columns: number):
     const left = margin + (index % across) * cell.width;
     const top = margin + Math.floor(index / across) * cell.height;
     canvas.picture(picture, { from: [left, top], to: [left + width, top + height], smooth: false });
-    // The edge lies about the picture, not on it.
+    // The frame is drawn around the picture, not over it.
     const [right, bottom] = [left + width, top + height];
     canvas.rect({ from: [left - 0.5, top - 0.5], to: [right + 0.5, bottom + 0.5], fill: 'none', stroke: colors.edge });
     canvas.text(text, { at: [left + width / 2, top + height + 10], anchor: 'top', size: textSize, fill: colors.text });

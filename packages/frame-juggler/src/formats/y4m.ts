@@ -1,8 +1,8 @@
 /*
- * YUV4MPEG2: video as plain pictures, for every encoder to take. The raster engine makes the pictures (engine/video.ts).
+ * YUV4MPEG2: uncompressed video, which every encoder reads. The raster engine makes the pictures (engine/video.ts).
  */
 
-/** How finely color is kept beside brightness: for each pixel, or for each four. */
+/** The resolution of color compared with brightness: one value per pixel, or one per four. */
 export type Chroma = '444' | '420';
 
 /** The first line of a file. */
@@ -14,14 +14,14 @@ export function y4mHead(width: number, height: number, frameRate: number, chroma
   );
 }
 
-/** A side of a video that keeps color for pairs of pixels. */
+/** Rounds a side up to an even number, as video needs that keeps color for pairs of pixels. */
 export function evenSide(side: number): number {
   return side + (side % 2);
 }
 
 const frameLine = new TextEncoder().encode('FRAME\n');
 
-/** One picture with the line before it. @param planes brightness, blue and red, as a raster surface gives them */
+/** One picture with its header line. @param planes brightness, blue and red, as a raster surface gives them */
 export function y4mFrame(planes: Uint8Array): Uint8Array {
   const result = new Uint8Array(frameLine.length + planes.length);
   result.set(frameLine);
@@ -29,7 +29,7 @@ export function y4mFrame(planes: Uint8Array): Uint8Array {
   return result;
 }
 
-/** A frame rate as a fraction: whole ones over 1, those of television over 1001. */
+/** A frame rate as a fraction: whole rates over 1, rates of television over 1001. */
 export function rational(frameRate: number): [number, number] {
   if (Number.isInteger(frameRate)) return [frameRate, 1];
   const ntsc = Math.round(frameRate * 1.001);

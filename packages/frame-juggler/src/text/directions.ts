@@ -1,29 +1,29 @@
-/** What is asked of the package that tells directions. */
+/** The part of the bidirectional-text package that is used. */
 export type BidiFactory = () => {
   getEmbeddingLevels(text: string): Levels;
   getReorderedIndices(text: string, levels: Levels, start: number, end: number): number[];
   getMirroredCharactersMap(text: string, levels: Uint8Array, start: number, end: number): Map<number, string>;
 };
 
-/** How deep each letter's direction lies within others: from left to right where that is even. */
+/** The embedding level of each letter; even levels run from left to right. */
 interface Levels {
   levels: Uint8Array;
   paragraphs: { start: number; end: number; level: number }[];
 }
 
-/** A part of a line that runs one way. */
+/** A run: a part of a line in one direction. */
 export interface DirectedRun {
   readonly text: string;
   readonly rightToLeft: boolean;
 }
 
-/** The parts of a line between two places, from left to right as they are seen; brackets are turned as their run is. */
+/** The runs of a line between two places, in visual order from left to right; brackets are mirrored where needed. */
 export type DirectedRuns = (start: number, end: number) => readonly DirectedRun[];
 
-/** How the directions of a paragraph lie. */
+/** Finds the runs of a paragraph. */
 export type Directions = (paragraph: string) => DirectedRuns;
 
-/** What the Unicode Bidirectional Algorithm (UAX 9) says; a paragraph runs as its first letter does. */
+/** By the Unicode Bidirectional Algorithm (UAX 9). The first letter decides the direction of a paragraph. */
 export function directionsBy(factory: BidiFactory): Directions {
   const bidi = factory();
   return (paragraph) => {
@@ -50,7 +50,7 @@ export function directionsBy(factory: BidiFactory): Directions {
   };
 }
 
-/** Whether anything of a text runs from right to left, or steers directions. */
+/** Whether a text has letters that run from right to left, or characters that control direction. */
 export function runsRightToLeft(text: string): boolean {
   return /[\u0590-\u08ff\u200f\u202a-\u202e\u2066-\u2069\ufb1d-\ufdff\ufe70-\ufefc\u{10800}-\u{10fff}\u{1e800}-\u{1efff}]/u.test(text); // prettier-ignore
 }

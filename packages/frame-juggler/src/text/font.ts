@@ -5,26 +5,26 @@ import type { Winding } from './winding.ts';
 /** The weights of the library's own font. */
 export type OwnWeight = 'regular' | 'bold';
 
-/** A line of text as it is set, in ems from the start of its baseline; y grows downwards. */
+/** A line of text after layout, in ems from the start of its baseline; y grows downwards. */
 export interface SetLine {
   readonly advance: number;
   readonly path: Path;
-  /** How its letters wind; 0 where they may lie over one another. */
+  /** The winding direction of its letters; 0 where they may overlap. */
   readonly winding: Winding;
-  /** How far it reaches up and down. */
+  /** How far its outlines extend above and below the baseline. */
   readonly top: number;
   readonly bottom: number;
-  /** The characters that no font of it has glyphs for, each once. */
+  /** The characters for which none of its fonts has a glyph, each once. */
   readonly lacking: readonly string[];
 }
 
-/** What is asked of a font's file, once it has been read. */
+/** What a font provides once its file has been read. */
 export interface Typesetter {
-  /** The height of capitals over the baseline, in ems. */
+  /** The height of capitals above the baseline, in ems. */
   readonly capHeight: number;
   /** Whether it has a glyph for a character. */
   has(character: string): boolean;
-  /** Sets one line, or a part of one that runs one way, with its kerning and its ligatures. */
+  /** Lays out one line, or one run of it, with kerning and ligatures. */
   set(text: string, rightToLeft: boolean): Omit<SetLine, 'lacking'>;
 }
 
@@ -43,7 +43,7 @@ export class Font {
     return this.typesetter.capHeight;
   }
 
-  /** Whether it has glyphs for all that a text draws. */
+  /** Whether it has a glyph for every visible character of a text. */
   draws(text: string): boolean {
     return this.lacking(text).length === 0;
   }

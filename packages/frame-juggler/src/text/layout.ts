@@ -9,25 +9,25 @@ import type { TextAnchor } from './options.ts';
 import { setRuns } from './set-line.ts';
 import { fontsOf, type TextStyle } from './style.ts';
 
-/** What texts are set with: the library's own fonts, and rules that few texts need. */
+/** What text layout needs: the library's own fonts, and rules that few texts need. */
 export interface Means {
   readonly fonts: ReadonlyMap<OwnWeight, Font>;
   readonly breaks?: LineBreaks;
   readonly directions?: Directions;
 }
 
-/** A text as it is to be set. */
+/** A text before layout. */
 export interface TextSetting {
   readonly string: string;
   readonly pin: Pair;
   readonly style: TextStyle;
   readonly anchor: TextAnchor | undefined;
   readonly maxWidth: number | undefined;
-  /** Whether y grows upwards: text still stands upright. */
+  /** Whether y grows upwards. Text stands upright either way. */
   readonly up: boolean;
 }
 
-/** A text as it was set. */
+/** A text after layout. */
 export interface TextBlock {
   readonly path: Path;
   /** The widest line, by advance. */
@@ -35,13 +35,13 @@ export interface TextBlock {
   /** From the cap height of the first line to the baseline of the last. */
   readonly height: number;
   readonly lines: readonly string[];
-  /** Whether its letters are known to lie nowhere over one another. */
+  /** Whether its letters are known not to overlap. */
   readonly simple: boolean;
-  /** The characters that its font has no glyphs for. */
+  /** The characters for which its fonts have no glyph. */
   readonly lacking: readonly string[];
 }
 
-/** Sets a text: breaks its lines, and gives its outline. */
+/** Lays out a text: breaks it into lines, and makes its outline. */
 export function layOut(setting: TextSetting, means: Means): TextBlock {
   const { pin, style, anchor, up } = setting;
   const { size } = style;
@@ -71,7 +71,7 @@ export function layOut(setting: TextSetting, means: Means): TextBlock {
   };
 }
 
-/** Whether no letters lie over others, in a line or from one to the next. */
+/** Whether no letters overlap, within a line or between lines. */
 function areApart(lines: readonly SetLine[], lineHeight: number): boolean {
   const [{ winding }] = lines;
   if (winding === 0) return false;
@@ -86,13 +86,13 @@ function textAnchor(anchor: TextAnchor | undefined, firstBaseline: number): Pair
   return anchorFraction(anchor as Exclude<TextAnchor, keyof typeof baselineAnchors> | undefined, { up: false });
 }
 
-/** A line of a text: what it says, and how it is set. */
+/** A line of a text: its characters, and its layout. */
 interface Line {
   readonly text: string;
   readonly set: SetLine;
 }
 
-/** What ends a line for good (UAX 14, rules 4 and 5). */
+/** Characters that always end a line (UAX 14, rules 4 and 5). */
 const lineEnd = /\r\n|[\n\v\f\r\u0085\u2028\u2029]/;
 
 function linesOf({ string, style, maxWidth = Infinity }: TextSetting, means: Means): Line[] {
@@ -108,27 +108,27 @@ function linesOf({ string, style, maxWidth = Infinity }: TextSetting, means: Mea
   });
 }
 
-/** A paragraph of which nothing runs from right to left. */
+/** The runs of a paragraph without right-to-left text. */
 function straightOn(paragraph: string): DirectedRuns {
   return (start, end) => [{ text: paragraph.slice(start, end), rightToLeft: false }];
 }
 
 const softHyphen = '\u00ad';
-/** The spaces that a line may be broken at. */
+/** The spaces at which a line may be broken. */
 const spacesAtEnd = /[ \t\u1680\u2000-\u2006\u2008-\u200a\u205f\u3000]+$/;
 
-/** A line of a paragraph between two places, without the spaces at its end; a soft hyphen there is seen. */
+/** A line of a paragraph between two places, without the spaces at its end; a soft hyphen there becomes visible. */
 function pieceOf(paragraph: string, start: number, end: number, runs: DirectedRuns, fonts: readonly Font[]): Line {
   const text = paragraph.slice(start, end).replace(spacesAtEnd, '');
   const directed = runs(start, start + text.length);
   if (!text.endsWith(softHyphen)) return { text, set: setRuns(directed, fonts) };
   const hyphen = fonts.some((font) => font.draws('\u2010')) ? '\u2010' : '-';
-  // It is the one soft hyphen at the end of a run that ends the line.
+  // Only the soft hyphen at the very end of the line becomes visible.
   const seen = directed.map((run) => (run.text.endsWith(softHyphen) ? { ...run, text: run.text.slice(0, -1) + hyphen } : run)); // prettier-ignore
   return { text: text.slice(0, -1) + hyphen, set: setRuns(seen, fonts) };
 }
 
-/** A paragraph in lines no wider than `max` ems: broken where it may be, and inside words that are wider by themselves. */
+/** Breaks a paragraph into lines no wider than `max` ems: where the rules allow it, and inside words that are too wide. */
 function breakParagraph(
   paragraph: string,
   places: readonly number[],
@@ -160,7 +160,7 @@ function breakParagraph(
       within += cluster.length;
       if (tryTo(within)) continue;
       finish();
-      // A single one that is too wide has a line of its own.
+      // A single cluster that is too wide gets a line of its own.
       if (!tryTo(within)) [fitting, end] = [set(start, within), within];
     }
   }

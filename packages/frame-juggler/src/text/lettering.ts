@@ -8,13 +8,13 @@ import { allNeeds, weightOf, type OwnFont, type TextNeed } from './needs.ts';
 import type { OpenFont } from './read-font.ts';
 
 /*
- * The library's own fonts and what sets text in them are large, so a page loads them only where letters are drawn. What
- * a canvas is asked to write is noted, and set after `paint`, by when they are there. Whoever wants to know at once how
- * large a text is must have them before: a sketch that imports `measureText` or its kin starts with them. A host that
- * can read files at once, as Node can, reads them when they are first asked for instead.
+ * The library's own fonts, and the code that lays out text, are large, so a page loads them only if text is drawn. A
+ * canvas records texts and lays them out after `paint`, when the fonts have been loaded. `measureText` and its kin need
+ * them at once: a sketch that imports one of these loads the fonts before it starts. A host that can read files
+ * synchronously, as Node can, reads them when they are first needed.
  */
 
-/** What sets text and reads fonts, of a host that has them at once. */
+/** Layout and fonts of a host that reads files synchronously. */
 export interface LetteringHost {
   readonly layOut: typeof layOut;
   readonly readFont: (name: string, bytes: Uint8Array) => Font;
@@ -24,7 +24,7 @@ export interface LetteringHost {
 }
 
 interface Loaded {
-  /** The fonts as far as they are there: those with Latin letters only are exchanged for whole ones. */
+  /** The fonts loaded so far: one with Latin letters only is replaced by the whole one when that is needed. */
   readonly fonts: Map<OwnWeight, Font>;
   readonly whole: Set<OwnWeight>;
   breaks?: Means['breaks'];
@@ -38,18 +38,18 @@ let atStart = false;
 
 const nameOf = (weight: OwnWeight): string => `Source Sans 3 ${weight}`;
 
-/** Has the fonts read at the moment they are asked for. */
+/** Lets a host read fonts synchronously, when they are first needed. */
 export function readFontsAtOnce(given: LetteringHost): void {
   host = given;
   setter = given.layOut;
 }
 
-/** Tells that text may be set before a paint is over, so that a run begins by loading all that sets it. */
+/** Says that text may be measured during `paint`, so that a run loads all fonts before it starts. */
 export function wantFontsAtStart(): void {
   atStart = true;
 }
 
-/** Loads what a run is to have before it starts. */
+/** Loads the fonts that a run needs before it starts. */
 export async function loadLetteringAtStart(): Promise<void> {
   if (atStart && host === undefined) await loadLettering(allNeeds);
 }
@@ -67,7 +67,7 @@ function isThere(need: TextNeed): boolean {
   return (need.endsWith('-latin') ? loaded.fonts : loaded.whole).has(weightOf(need));
 }
 
-/** Puts a font where texts find it, unless the whole one is there. */
+/** Keeps a font for texts, unless the whole one is there already. */
 function put(need: OwnFont, font: Font): void {
   const weight = weightOf(need);
   if (loaded.whole.has(weight)) return;
@@ -75,7 +75,7 @@ function put(need: OwnFont, font: Font): void {
   loaded.fonts.set(weight, font);
 }
 
-/** What sets text, and what it sets it with. @throws SketchError where that is not loaded */
+/** The layout function and what it needs. @throws SketchError where that is not loaded */
 export function lettering(needs: Iterable<TextNeed>): { layOut: typeof layOut; means: Means } {
   const lacking = [...needs].filter((need) => !isThere(need));
   if (host !== undefined)
@@ -95,7 +95,7 @@ export async function loadFonts(weights: Iterable<OwnWeight> = ['regular', 'bold
   await loadLettering([...weights, 'breaks', 'directions']);
 }
 
-/** Loads what texts need, where it is not there yet. */
+/** Loads what texts need, unless it is loaded already. */
 export async function loadLettering(needs: Iterable<TextNeed>): Promise<void> {
   if (host !== undefined) return void lettering(needs);
   setter ??= (await import('./layout.ts')).layOut;
@@ -119,10 +119,10 @@ async function load(need: TextNeed): Promise<void> {
   }
 }
 
-/** How a file in WOFF2 begins. */
+/** The first bytes of a WOFF2 file. */
 const woff2 = [...'wOF2'].map((letter) => letter.charCodeAt(0));
 
-/** What reads a font's file; it is loaded where it is not there, and so is what a file in WOFF2 needs. */
+/** The function that reads font files; loads it first where needed, with Brotli's decoder for a WOFF2 file. */
 export async function fontReader(bytes?: Uint8Array): Promise<LetteringHost['readFont']> {
   if (host !== undefined) return host.readFont;
   if (bytes !== undefined && woff2.every((code, i) => bytes[i] === code))

@@ -4,10 +4,10 @@ import { latin } from './generated/latin.ts';
 import { breaksElsewhere } from './line-breaks.ts';
 import { ownWeight, type TextStyle } from './style.ts';
 
-/** The library's own fonts: whole, or their Latin letters, which set Latin text alike and are a quarter of the size. */
+/** The library's own fonts: whole, or with Latin letters only, which give the same Latin text at a quarter of the size. */
 export type OwnFont = OwnWeight | `${OwnWeight}-latin`;
 
-/** What is loaded to set text: fonts, and rules that are large and that few texts need. */
+/** What a text may need loaded: fonts, and tables of rules that are large and rarely needed. */
 export type TextNeed = OwnFont | 'breaks' | 'directions';
 
 /** The weight of one of the library's own fonts. */
@@ -17,7 +17,7 @@ export function weightOf(font: OwnFont): OwnWeight {
 
 export const allNeeds: readonly TextNeed[] = ['regular', 'bold', 'breaks', 'directions'];
 
-/** What a text asks for. */
+/** What a text needs. */
 export function needsOf(string: string, style: TextStyle, maxWidth: number | undefined): TextNeed[] {
   const needs: TextNeed[] = [];
   const weight = ownWeight(style);

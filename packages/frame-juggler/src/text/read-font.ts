@@ -5,7 +5,7 @@ import { drawsNothing, withoutUndrawn } from './characters.ts';
 import { Font, type SetLine } from './font.ts';
 import { glyphShape, lineWinding, type GlyphShape, type PlacedGlyph } from './winding.ts';
 
-/** What is asked of the font package. */
+/** The part of the font package that is used. */
 export type OpenFont = typeof fontkit.create;
 
 /** Reads a font file: TTF, OTF, WOFF or WOFF2. Throws an Error that says what is wrong with it. */
@@ -29,7 +29,7 @@ export function readFont(name: string, bytes: Uint8Array, openFont: OpenFont): F
   });
 }
 
-/** As fonts of color emoji are. */
+/** Thrown for fonts whose glyphs are pictures only, such as those of color emoji. */
 class PicturesOnly extends Error {
   override message = 'its glyphs are pictures, which text is not drawn with: expected a font of outlines';
 }

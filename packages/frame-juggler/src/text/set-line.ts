@@ -3,7 +3,7 @@ import { clustersOf, drawsNothing, isLatin, scriptOf } from './characters.ts';
 import type { DirectedRun } from './directions.ts';
 import type { Font, SetLine } from './font.ts';
 
-/** Sets a line that runs as `runs` tell, in the first of `fonts`, and in a further one what it has no glyphs for. */
+/** Lays out a line by its `runs`, in the first of `fonts`; characters it lacks are taken from the next ones. */
 export function setRuns(runs: readonly DirectedRun[], fonts: readonly Font[]): SetLine {
   const parts = runs.flatMap(({ text, rightToLeft }) => {
     const ofOneFont = partsOf(text, fonts).map((part) => part.font.set(part.text, rightToLeft));
@@ -19,7 +19,7 @@ export function setRuns(runs: readonly DirectedRun[], fonts: readonly Font[]): S
   return {
     advance,
     path,
-    // Parts may reach into one another.
+    // Parts may overlap.
     winding: 0,
     top: Math.min(0, ...parts.map(({ top }) => top)),
     bottom: Math.max(0, ...parts.map(({ bottom }) => bottom)),
@@ -33,7 +33,7 @@ interface Part {
   readonly script: number | undefined;
 }
 
-/** A text in parts of one font and one script. */
+/** Splits a text into parts of one font and one script each. */
 function partsOf(text: string, fonts: readonly Font[]): Part[] {
   const [first] = fonts;
   if (isLatin(text) && (fonts.length === 1 || first.draws(text))) return [{ text, font: first, script: undefined }];
@@ -41,7 +41,7 @@ function partsOf(text: string, fonts: readonly Font[]): Part[] {
   for (const cluster of clustersOf(text)) {
     const before = parts.at(-1);
     const script = scriptOf(cluster);
-    // What draws nothing stays where it is: it may steer its neighbors.
+    // Invisible characters stay where they are: they may affect their neighbors.
     const stays = before !== undefined && [...cluster].every(drawsNothing);
     const font = stays ? before.font : (fonts.find((each) => each.draws(cluster)) ?? first);
     const sameScript = script === undefined || before?.script === undefined || script === before.script;

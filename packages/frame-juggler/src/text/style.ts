@@ -69,7 +69,7 @@ export function ownWeight(style: TextStyle): OwnWeight | undefined {
   return style.weight === 'bold' || style.weight === 700 ? 'bold' : 'regular';
 }
 
-/** The fonts that a style sets text in, the first first. */
+/** The fonts of a style, the preferred one first. */
 export function fontsOf(style: TextStyle, own: ReadonlyMap<OwnWeight, Font>): readonly Font[] {
   return listOf(style).map((font) => (font === 'default' ? own.get(ownWeight(style)!)! : font));
 }

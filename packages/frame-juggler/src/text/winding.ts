@@ -2,11 +2,11 @@ import type { Box } from '../geometry/box.ts';
 import { close, commandLength, cubic, line, move, type Path } from '../geometry/path.ts';
 
 /*
- * Whether letters lie over one another. Where none do, a surface that adds areas up need not look for it, row by row and
- * frame by frame. A glyph is looked at once, and letters of a line only where their boxes meet.
+ * Whether letters overlap. Where none do, a surface that adds up areas need not check for it in every row of every frame.
+ * Each glyph is examined once, and pairs of letters in a line only if their boxes meet.
  */
 
-/** The way an outline winds, once, about all that it covers, 1 for clockwise as y runs down; 0 where that is not so, or not easy to tell. */
+/** The direction in which an outline winds exactly once about its whole inside, 1 for clockwise as y grows downwards; 0 where it does not, or where that is unknown. */
 export type Winding = 1 | -1 | 0;
 
 /** A glyph's outline as chords. */
@@ -26,10 +26,10 @@ interface Chord {
   readonly subpath: number;
 }
 
-/** The number of chords that stand for a curve. */
+/** The number of chords that approximate a curve. */
 const perCurve = 8;
 
-/** Looks at a glyph's outline. */
+/** Examines a glyph's outline. */
 export function glyphShape(path: Path): GlyphShape {
   const chords = chordsOf(path);
   if (chords.length === 0) return { box: undefined, winding: 0, chords };
@@ -43,14 +43,14 @@ export function glyphShape(path: Path): GlyphShape {
   return { box, winding: crossThemselves(chords) ? 0 : windingOf(chords), chords };
 }
 
-/** A glyph, and where it stands in its line. */
+/** A glyph and its position in its line. */
 export interface PlacedGlyph {
   readonly shape: GlyphShape;
   readonly x: number;
   readonly y: number;
 }
 
-/** How a line of glyphs winds. */
+/** The winding direction of a line of glyphs. */
 export function lineWinding(glyphs: readonly PlacedGlyph[]): Winding {
   const drawn = glyphs.filter(({ shape }) => shape.box !== undefined);
   const winding = drawn.length === 0 ? 1 : drawn[0].shape.winding;
@@ -103,7 +103,7 @@ function cubicAt(a: number, b: number, c: number, d: number, t: number): number 
   return s * s * s * a + 3 * s * s * t * b + 3 * s * t * t * c + t * t * t * d;
 }
 
-/** Whether any two chords meet that do not follow one another. */
+/** Whether any two chords meet that are not neighbors. */
 function crossThemselves(chords: readonly Chord[]): boolean {
   const fromTop = chords.map((chord) => ({ chord, top: Math.min(chord.y0, chord.y1) })).sort((a, b) => a.top - b.top);
   for (const [i, { chord }] of fromTop.entries()) {
@@ -131,7 +131,7 @@ function meet(a: Chord, b: Chord, dx: number, dy: number): boolean {
   return side(x0, y0) * side(x1, y1) <= 0 && otherSide(a.x0, a.y0) * otherSide(a.x1, a.y1) <= 0;
 }
 
-/** The winding numbers on both sides of each outline; without crossings these are the same all along it. */
+/** The winding direction, from the winding numbers on both sides of each subpath; without crossings these are constant along it. */
 function windingOf(chords: readonly Chord[]): Winding {
   let [least, most] = [0, 0];
   let looked = 0;
@@ -146,7 +146,7 @@ function windingOf(chords: readonly Chord[]): Winding {
   return least === 0 && most === 1 ? 1 : least === -1 && most === 0 ? -1 : 0;
 }
 
-/** How chords, but for one, wind about a point: by those that cross the line from it to the left. */
+/** The winding number of a point, counted from the chords that cross the horizontal ray to its left, except one chord. */
 function windingAt(chords: readonly Chord[], x: number, y: number, but?: Chord): number {
   let winding = 0;
   for (const chord of chords) {
@@ -157,7 +157,7 @@ function windingAt(chords: readonly Chord[], x: number, y: number, but?: Chord):
   return winding;
 }
 
-/** Whether parts of two glyphs cover the same, or are too close to tell. */
+/** Whether two glyphs overlap, or are too close to tell. */
 function lieOver(a: PlacedGlyph, b: PlacedGlyph): boolean {
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const [one, other] = [a.shape.box!, b.shape.box!];
@@ -165,6 +165,6 @@ function lieOver(a: PlacedGlyph, b: PlacedGlyph): boolean {
   if (one.top > other.bottom + dy || other.top + dy > one.bottom) return false;
   const [ofA, ofB] = [a.shape.chords, b.shape.chords];
   if (ofA.some((chord) => ofB.some((its) => meet(chord, its, dx, dy)))) return true;
-  // One may lie wholly within the other.
+  // One may be entirely inside the other.
   return ofB.some(({ x0, y0 }) => windingAt(ofA, x0 + dx, y0 + dy) !== 0) || ofA.some(({ x0, y0 }) => windingAt(ofB, x0 - dx, y0 - dy) !== 0); // prettier-ignore
 }
