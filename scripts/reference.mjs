@@ -117,13 +117,26 @@ export async function referencePages() {
   return made;
 }
 
+/** Pictures in docs/screenshots of what commands show. */
+const commandPictures = {
+  play: { name: 'play', words: 'juggle play: an item of the demo chosen' },
+  strip: { name: 'strip', words: 'juggle strip: frames of a run side by side' },
+  explain: { name: 'terminal', words: 'juggle explain, check and render in a terminal' },
+  check: { name: 'terminal', words: 'juggle explain, check and render in a terminal' },
+  demo: { name: 'demo', words: 'juggle demo: a day at Pellan Quay' },
+};
+
 /** What every command says of itself. */
 async function commandPage() {
   const juggle = async (...args) => (await promisify(execFile)(process.execPath, ['packages/cli/dist/juggle.js', ...args])).stdout; // prettier-ignore
   const help = await juggle('--help');
   const names = [...help.split('Commands:')[1].matchAll(/^ {2}(\w+)/gm)].map(([, name]) => name).filter((name) => name !== 'help'); // prettier-ignore
   const told = await Promise.all(names.map((name) => juggle(name, '--help')));
-  const blocks = told.map((text, i) => `## juggle ${names[i]}\n\n\`\`\`text\n${text.trim()}\n\`\`\`\n`);
+  const pictureOf = ({ name, words }) => `\n![${words}](../screenshots/${name}.png)\n`;
+  const blocks = told.map((text, i) => {
+    const shown = commandPictures[names[i]];
+    return `## juggle ${names[i]}\n\n\`\`\`text\n${text.trim()}\n\`\`\`\n${shown ? pictureOf(shown) : ''}`;
+  });
   return `# The command\n\nWhat \`juggle --help\` and the help of each command say.\n\n\`\`\`text\n${help.trim()}\n\`\`\`\n\n${blocks.join('\n')}`;
 }
 
