@@ -74,7 +74,9 @@ export function pageWriter(addresses, examples, shared, users) {
   const exampleParts = (name) => {
     if (examples.drawn.has(name)) return drawnParts(name);
     // Of what has no example of its own, one in which it is used.
-    const used = examples.used.get(name) ?? [...examples.used.values()].find((code) => code.includes(`${name}(`));
+    const used =
+      examples.used.get(name) ??
+      [...examples.used.values()].find((code) => new RegExp(`(?<!\\w)${name}\\(`).test(code));
     return used === undefined ? [] : [`\`\`\`ts\n${used}\n\`\`\`\n`];
   };
 

@@ -60,7 +60,8 @@ describe('the reference', () => {
     const names = new Set(things.map(({ name }) => name));
     expect([...uses.keys()].filter((name) => !names.has(name))).toEqual([]);
     const examples = readExamples();
-    const isUsed = (name: string): boolean => [...uses.values()].some((code) => code.includes(`${name}(`));
+    const isUsed = (name: string): boolean =>
+      [...uses.values()].some((code) => new RegExp(`(?<!\\w)${name}\\(`).test(code));
     const lacking = things.filter(({ name, sort }) => sort !== 'type' && !examples.has(name) && !uses.has(name) && !isUsed(name)); // prettier-ignore
     expect(lacking.map(({ name }) => name)).toEqual([]);
     expect(uses.get('mount')).toMatch(/^import \{ mount \} from 'frame-juggler\/browser';\n\n/);
