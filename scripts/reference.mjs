@@ -1,12 +1,13 @@
 // Makes docs/reference of the library's types, its tables of options and its comments, of the help of the command, and of
 // the examples in examples/reference. A test makes it again and compares.
 import { execFile } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { pathToFileURL } from 'node:url';
+import { rmSync, writeFileSync } from 'node:fs';
 import { promisify } from 'node:util';
-import { build } from 'esbuild';
 import prettier from 'prettier';
+import { findOptionExamples } from './reference/option-examples.mjs';
+import { drawExamples } from './reference/draw-examples.mjs';
 import { pageOf, pages } from './reference/pages.mjs';
+import { readExamples, readOptionExamples, readUses } from './reference/read-examples.mjs';
 import { readExports } from './reference/read-exports.mjs';
 import { anchorOf, pageWriter } from './reference/write-page.mjs';
 
@@ -18,29 +19,6 @@ const entries = [
   'node/index.ts',
   'testing/index.ts',
 ];
-
-const bodiesIn = (file) => [...readFileSync(file, 'utf8').matchAll(/^ {2}(?:'(.+)'|(?:async )?(\w+))\((?:canvas)?(?:, .+)?\) \{\n([\s\S]*?)^ {2}\},$/gm)].map(([, quoted, plain, body]) => [quoted ?? plain, body.replace(/^ {4}/gm, '').trimEnd()]); // prettier-ignore
-
-/** The lines of each example that draws, by the name of what it shows. */
-export const readExamples = () => new Map(bodiesIn('examples/reference/examples.ts'));
-
-/** The lines of each use that draws nothing by itself, with the imports that they need. */
-export function readUses() {
-  const file = 'examples/reference/uses.ts';
-  const imports = [...readFileSync(file, 'utf8').matchAll(/^import \{([^}]+)\} from '(.+)';$/gm)].map(([, list, from]) => [from, list.split(',').map((name) => name.trim()).filter((name) => name !== '' && !name.startsWith('type '))]); // prettier-ignore
-  return new Map(
-    bodiesIn(file).map(([name, body]) => {
-      const lines = imports.flatMap(([from, names]) => {
-        const used = names.filter((one) => new RegExp(`(?<![.\\w])${one}\\b`).test(body));
-        return used.length === 0 ? [] : [`import { ${used.join(', ')} } from '${from}';`];
-      });
-      return [
-        name,
-        [...lines, '', body.replace(/^return (.*);$/gm, '$1;').replace(/^return /gm, '')].join('\n').trim(),
-      ];
-    }),
-  );
-}
 
 /** Everything that is exported, with its page: the calls of a canvas each as a thing of its own. */
 export function readThings() {
@@ -81,6 +59,9 @@ function usersOfTypes(things) {
   return users;
 }
 
+/** For each thing, which examples its options have. */
+export const optionExamplesOf = (things) => findOptionExamples(things, readOptionExamples(), usersOfTypes(things));
+
 /** The calls of a shape, with the name that its options have. */
 function shapeCalls({ name, calls }) {
   const options = `${name[0].toUpperCase()}${name.slice(1)}Options & ShapeOptions`;
@@ -102,7 +83,8 @@ export async function referencePages() {
   const addresses = new Map(things.map(({ name, page }) => [name, `${page}.md#${anchorOf(name)}`]));
   const shapeOptions = things.find(({ name }) => name === 'ShapeOptions');
   const shared = { name: 'ShapeOptions', address: '#shapeoptions', names: new Set(shapeOptions.members.map(({ name }) => name)) }; // prettier-ignore
-  const entry = pageWriter(addresses, { drawn: readExamples(), used: readUses() }, shared, usersOfTypes(things));
+  const examples = { drawn: readExamples(), used: readUses(), options: optionExamplesOf(things) };
+  const entry = pageWriter(addresses, examples, shared, usersOfTypes(things));
   const made = new Map();
   const index = [];
   for (const { name, title, words } of pages) {
@@ -120,10 +102,16 @@ export async function referencePages() {
 /** Pictures in docs/screenshots of what commands show. */
 const commandPictures = {
   play: { name: 'play', words: 'juggle play: an item of the demo chosen' },
+  new: { name: 'project', words: 'juggle new, types and pack in a terminal' },
+  render: { name: 'terminal', words: 'juggle explain, check and render in a terminal' },
   strip: { name: 'strip', words: 'juggle strip: frames of a run side by side' },
   explain: { name: 'terminal', words: 'juggle explain, check and render in a terminal' },
   check: { name: 'terminal', words: 'juggle explain, check and render in a terminal' },
+  compare: { name: 'compare', words: 'juggle compare: two frames, and where they differ' },
+  pack: { name: 'project', words: 'juggle new, types and pack in a terminal' },
+  types: { name: 'project', words: 'juggle new, types and pack in a terminal' },
   demo: { name: 'demo', words: 'juggle demo: a day at Pellan Quay' },
+  work: { name: 'farm', words: 'juggle work and render: a film by two workers' },
 };
 
 /** What every command says of itself. */
@@ -134,22 +122,9 @@ async function commandPage() {
   const told = await Promise.all(names.map((name) => juggle(name, '--help')));
   const pictureOf = ({ name, words }) => `\n![${words}](../screenshots/${name}.png)\n`;
   const blocks = told.map((text, i) => {
-    const shown = commandPictures[names[i]];
-    return `## juggle ${names[i]}\n\n\`\`\`text\n${text.trim()}\n\`\`\`\n${shown ? pictureOf(shown) : ''}`;
+    return `## juggle ${names[i]}\n\n\`\`\`text\n${text.trim()}\n\`\`\`\n${pictureOf(commandPictures[names[i]])}`;
   });
   return `# The command\n\nWhat \`juggle --help\` and the help of each command say.\n\n\`\`\`text\n${help.trim()}\n\`\`\`\n\n${blocks.join('\n')}`;
-}
-
-/** Draws the picture of every example. */
-async function drawExamples(folder) {
-  const { defineSketch } = await import('frame-juggler');
-  const { render } = await import('frame-juggler/node');
-  await build({ entryPoints: ['examples/reference/examples.ts'], outfile: 'out/reference-examples.mjs', bundle: true, format: 'esm', packages: 'external', tsconfigRaw: {} }); // prettier-ignore
-  const { examples } = await import(pathToFileURL('out/reference-examples.mjs').href);
-  mkdirSync(folder, { recursive: true });
-  const canvas = { width: 320, height: 120, background: '#e4efe8' };
-  for (const [name, paint] of Object.entries(examples))
-    await render(defineSketch({ canvas, still: true, paint }), { to: `${folder}/${anchorOf(name)}.png`, density: 2 });
 }
 
 if (process.argv[1].endsWith('reference.mjs')) {

@@ -10,7 +10,6 @@ import { terminalShot } from './terminal.mjs';
 import { createServer } from 'vite';
 
 const juggle = path.resolve('packages/cli/dist/juggle.js');
-execFileSync(process.execPath, ['scripts/docs-site.mjs'], { stdio: 'ignore' });
 const shot = (name) => path.resolve('docs/screenshots', `${name}.png`);
 
 const render = (sketch, name, ...options) =>
@@ -21,8 +20,12 @@ render('shapes/shapes', 'shapes', '--density', '1.3');
 render('lighthouse/lighthouse', 'lighthouse', '--seconds', '1.2', '--density', '1.3');
 render('harbor-chart/chart', 'harbor-chart', '--density', '1.3');
 execFileSync(process.execPath, [juggle, 'strip', 'examples/pellan-quay/quay.ts', '-o', shot('strip'), '--count', '12']);
+execFileSync(process.execPath, [juggle, 'compare', 'examples/lighthouse/lighthouse.ts', '-o', shot('compare'), '--frame', '72', '--other-frame', '90', '--tolerance', '100', '-q']); // prettier-ignore
 
-await terminalShot(shot('terminal'));
+for (const name of ['terminal', 'project', 'farm']) await terminalShot(name, shot(name));
+
+// Its pages show pictures made above.
+execFileSync(process.execPath, ['scripts/docs-site.mjs'], { stdio: 'ignore' });
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-shots-'));
 cpSync('examples/pellan-quay', path.join(folder, 'pellan-quay'), { recursive: true });

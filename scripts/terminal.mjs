@@ -23,7 +23,7 @@ function installTools() {
 const wait = (seconds) => new Promise((resolve) => setTimeout(resolve, seconds * 1000));
 
 /** A sketch with two mistakes. */
-const sketch = `import { defineSketch, swing } from 'frame-juggler';
+const buoy = `import { defineSketch, swing } from 'frame-juggler';
 export default defineSketch({
   title: 'Mooring buoy',
   canvas: { width: 960, height: 540, background: '#0f2a3d' },
@@ -40,18 +40,35 @@ export default defineSketch({
 });
 `;
 
-/** Asks a sketch in a terminal what it drew and what is wrong with it, and takes the terminal's picture. */
-export async function terminalShot(file) {
+/** What is typed in a terminal, for each picture; a step that ends with & goes on beside those after it. */
+const sessions = {
+  terminal: ['juggle explain harbor.ts --frame 12', 'juggle check harbor.ts', 'juggle render harbor.ts -o harbor.gif --size 480x270'], // prettier-ignore
+  project: ['juggle new quay', 'juggle new quay', 'ls quay', 'juggle types .', 'juggle pack quay/sketch.ts -o page', 'ls page', 'juggle pack quay/sketch.ts -o page --embed'], // prettier-ignore
+  farm: [
+    'mkdir store',
+    'juggle work --queue redis://127.0.0.1:6397 --store store 2> one.log &',
+    'juggle work --queue redis://127.0.0.1:6397 --store store 2> two.log &',
+    'juggle render harbor.ts -o harbor.gif --queue redis://127.0.0.1:6397 --store store',
+    'cat one.log two.log',
+  ],
+};
+const lasting = { terminal: 16, project: 16, farm: 30 };
+
+/** What a step does, after what one types was shown. */
+function lineOf(step, juggle) {
+  const work = step.replace(/^juggle /, `node ${juggle} `);
+  return `printf '\\033[1;36m$\\033[0m %s\\n' '${step}'; ${work}${work.endsWith('&') ? ' sleep 2; echo' : '; echo'}`;
+}
+
+/** Types a session into a terminal, and takes the terminal's picture. */
+export async function terminalShot(name, file) {
   installTools();
   const folder = mkdtempSync(path.join(tmpdir(), 'juggle-terminal-'));
   const juggle = path.resolve('packages/cli/dist/juggle.js');
-  writeFileSync(path.join(folder, 'harbor.ts'), sketch);
-  // What one would type is shown, and then done.
-  const steps = ['explain harbor.ts --frame 12', 'check harbor.ts', 'render harbor.ts -o harbor.gif --size 480x270'];
-  const script = steps.map(
-    (step) => `printf '\\033[1;36m$\\033[0m juggle %s\\n' '${step}'; node ${juggle} ${step}; echo`,
-  );
+  writeFileSync(path.join(folder, 'harbor.ts'), buoy);
+  const script = sessions[name].map((step) => lineOf(step, juggle));
   writeFileSync(path.join(folder, 'session.sh'), `cd ${folder}\n${script.join('\n')}\nsleep 60\n`);
+  const queue = name === 'farm' ? spawn('redis-server', ['--port', '6397', '--save', ''], { cwd: folder, stdio: 'ignore' }) : undefined; // prettier-ignore
   const display = ':97';
   const screen = spawn('Xvfb', [display, '-screen', '0', '1164x724x24'], { stdio: 'ignore' });
   await wait(1);
@@ -60,9 +77,8 @@ export async function terminalShot(file) {
     env: { ...process.env, DISPLAY: display },
     stdio: 'ignore',
   });
-  await wait(16);
+  await wait(lasting[name]);
   execFileSync('import', ['-window', 'root', file], { env: { ...process.env, DISPLAY: display } });
-  terminal.kill();
-  screen.kill();
+  for (const one of [terminal, screen, queue]) one?.kill();
   rmSync(folder, { recursive: true, force: true });
 }

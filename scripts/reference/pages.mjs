@@ -2,9 +2,9 @@
 
 export const pages = [
   { name: 'sketch', title: 'A sketch', words: 'What `defineSketch` takes, what a sketch is given in each frame, and the helpers for dials, files and scenes.' }, // prettier-ignore
-  { name: 'canvas', title: 'The canvas', words: 'Every call of `canvas`, in the order you are likely to need them: shapes, text and pictures, style, transforms, state.' }, // prettier-ignore
+  { name: 'canvas', title: 'The canvas', words: 'Every call of `canvas`, in the order you are likely to need them: shapes, text and pictures, style, transforms, state. Where an example shows one option, the lines of its grid are 20 units apart.' }, // prettier-ignore
   { name: 'color', title: 'Colors and paints', words: 'Wherever a color is expected, you can give any CSS color as a string, a gradient or a pattern.' }, // prettier-ignore
-  { name: 'motion', title: 'Motion and numbers', words: 'Motion is a function of seconds. Angles are in degrees.' },
+  { name: 'motion', title: 'Motion and numbers', words: 'Motion is a function of seconds. Angles are in degrees. The curves that show one option run for four seconds; their dashed lines are 0 and 1.' },
   { name: 'chance', title: 'Chance', words: 'The same seed gives the same picture. In a sketch, the `random` and `noise` you are given are seeded already.' }, // prettier-ignore
   { name: 'text', title: 'Text and fonts', words: 'Measuring text, text as an outline, fonts.' },
   { name: 'input', title: 'Pointer, keys, and recordings of them', words: 'What a person does, live or recorded.' },

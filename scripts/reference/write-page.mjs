@@ -1,17 +1,22 @@
 // The reference as Markdown: what read-exports.mjs found of one thing, written down.
 
+import { isOptionType } from './option-examples.mjs';
+
 const anchorOf = (name) => name.toLowerCase().replaceAll('.', '-');
 const escapes = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '|': '&#124;', '{': '&#123;', '}': '&#125;' };
 const escape = (text) => text.replaceAll(/[&<>|{}]/g, (sign) => escapes[sign]);
 /** So many places where a type is met are named. */
 const maxUsers = 6;
 const oneLine = (text) => text.replaceAll(/\s+/g, ' ');
+/** Lines of code in the cell of a table. */
+const inCell = (lines) => lines.map((line) => `\`\` ${line.replaceAll('|', '\\|')} \`\``).join('<br>');
 /** Comments, as the reference says them: links become code, and what a table would break on is escaped. */
 const said = (text) => oneLine(text.replaceAll(/\{@link ([^}\s]+)[^}]*\}/g, '`$1`')).replaceAll('|', '\\|').replaceAll('<', '&lt;'); // prettier-ignore
 
 /**
  * @param addresses where each export stands, by its name: `color.md#ramp`
- * @param examples lines of code by the name of what they show: those that draw, and those that are only used
+ * @param examples lines of code by the name of what they show: those that draw, those that are only used, and those of
+ *   options
  * @param users for each type, the names of what takes or gives it
  */
 export function pageWriter(addresses, examples, shared, users) {
@@ -85,6 +90,28 @@ export function pageWriter(addresses, examples, shared, users) {
     `![What ${name} draws](pictures/${anchorOf(name)}.png)\n`,
   ];
 
+  /** Its options one by one, and where there are examples of the others. */
+  const optionParts = (name, page) => {
+    // Where every shape's options are named, they have a link already.
+    const all = (examples.options.get(name) ?? []).filter((one) => one.lines || !shared.names.has(one.name) || !name.startsWith('canvas.')); // prettier-ignore
+    const own = all.filter(({ lines }) => lines !== undefined);
+    const isDrawn = own.some((one) => one.isDrawn);
+    const cells = (one) => [`\`${one.name}\``, inCell(one.lines), ...(isDrawn ? [one.isDrawn ? `![What ${one.name} does](pictures/${anchorOf(`${name}.${one.name}`)}.png)` : ''] : [])]; // prettier-ignore
+    const rows = [isDrawn ? ['option', 'example', 'result'] : ['option', 'example'], ...own.map(cells)];
+    rows.splice(
+      1,
+      0,
+      rows[0].map(() => '---'),
+    );
+    const table = rows.map((row) => `| ${row.join(' | ')} |\n`).join('');
+    const homes = new Map();
+    for (const { name: option, home } of all) if (home !== undefined) homes.set(home, [...(homes.get(home) ?? []), `\`${option}\``]); // prettier-ignore
+    const others = [...homes].map(
+      ([home, options]) => `of ${options.join(', ')} with [${home}](${linkTo(home, page)})`,
+    );
+    return [...(own.length > 0 ? [table] : []), ...(others.length > 0 ? [`Examples ${others.join('; ')}.\n`] : [])];
+  };
+
   /** @param thing what is written down @param name how it is called there: `canvas.circle` */
   return function entry(thing, page, name = thing.name) {
     const parts = [`## ${name}\n`];
@@ -94,8 +121,8 @@ export function pageWriter(addresses, examples, shared, users) {
     if (thing.made?.length > 0 && !thing.internal) parts.push(...callParts(`new ${name}`, thing.made, page));
     if (thing.calls?.length > 0) parts.push(...callParts(name, thing.calls, page));
     if (thing.members?.length > 0)
-      parts.push(/Options$|Definition$|Timing$/.test(name) ? optionTable(thing.members, page) : memberTable(thing.members, page)); // prettier-ignore
-    parts.push(...exampleParts(name), ...userParts(name, page));
+      parts.push(isOptionType(name) ? optionTable(thing.members, page) : memberTable(thing.members, page)); // prettier-ignore
+    parts.push(...exampleParts(name), ...optionParts(name, page), ...userParts(name, page));
     if (thing.throws.length > 0)
       parts.push(`**Throws** ${thing.throws.map((one) => said(one).replace(/\.$/, '')).join('; ')}.\n`);
     return parts.join('\n');

@@ -15,11 +15,19 @@ interface Thing extends Option {
   readonly members: readonly Option[];
 }
 // @ts-expect-error a script without types
-const { readExamples, readThings, readUses, referencePages } = (await import('../../scripts/reference.mjs')) as {
-  readExamples: () => Map<string, string>;
-  readUses: () => Map<string, string>;
+const { optionExamplesOf, readThings, referencePages } = (await import('../../scripts/reference.mjs')) as {
+  optionExamplesOf: (
+    things: Thing[],
+  ) => Map<string, { readonly name: string; readonly lines?: string[]; readonly home?: string }[]>;
   readThings: () => Thing[];
   referencePages: () => Promise<Map<string, string>>;
+};
+type Examples<Shown> = () => Map<string, Shown>;
+// @ts-expect-error a script without types
+const { readExamples, readOptionExamples, readUses } = (await import('../../scripts/reference/read-examples.mjs')) as {
+  readExamples: Examples<string>;
+  readUses: Examples<string>;
+  readOptionExamples: Examples<Map<string, { readonly lines: string[]; readonly isDrawn: boolean }>>;
 };
 const uses = readUses();
 let things: Thing[];
@@ -67,8 +75,25 @@ describe('the reference', () => {
     expect(uses.get('mount')).toMatch(/^import \{ mount \} from 'frame-juggler\/browser';\n\n/);
   });
 
+  test('shows what every option does, with an example of its own or one of another that has the same option', () => {
+    const found = optionExamplesOf(things);
+    const lacking = [...found].flatMap(([thing, options]) =>
+      options.filter(({ lines, home }) => (lines ?? home) === undefined).map(({ name }) => `${thing} ${name}`),
+    );
+    expect(lacking).toEqual([]);
+    for (const [thing, options] of readOptionExamples())
+      expect(found.get(thing)?.map(({ name }) => name)).toEqual(expect.arrayContaining([...options.keys()]));
+    expect(found.get('canvas.rect')?.find(({ name }) => name === 'corners')?.lines).toEqual([
+      'canvas.rect({ at: [80, 40], size: [100, 60], corners: [30, 0, 30, 0] })',
+    ]);
+    expect(found.get('Player')?.find(({ name }) => name === 'autoplay')?.home).toBe('mount');
+  });
+
   test('has a picture of every example', () => {
-    for (const name of readExamples().keys()) {
+    const drawn = [...readOptionExamples()].flatMap(([thing, options]) =>
+      [...options].filter(([, { isDrawn }]) => isDrawn).map(([option]) => `${thing}.${option}`),
+    );
+    for (const name of [...readExamples().keys(), ...drawn]) {
       const file = `docs/reference/pictures/${name.toLowerCase().replaceAll('.', '-')}.png`;
       expect(readFileSync(file).subarray(1, 4).toString()).toBe('PNG');
     }

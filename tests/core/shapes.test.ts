@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { makeView } from '../../packages/frame-juggler/src/canvas/view.ts';
 import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
-import { boundsOf, defineShape, required, type Box } from '../../packages/frame-juggler/src/index.ts';
+import { boundsOf, Canvas, defineShape, itemsOf, required, type Box } from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, inkArea, picture, pixel, record, type Recorded } from '../helpers.ts';
 
 const sides = ({ left, top, right, bottom }: Box): number[] => [left, top, right, bottom];
@@ -119,5 +120,13 @@ describe('shapes', () => {
       '10',
     ]);
     expect(errorOf(() => record((canvas) => canvas.grid({ spacing: 0 })))).toMatch('spacing');
+  });
+
+  test('a grid rules the whole canvas, wherever its view box begins', () => {
+    const canvas = new Canvas({ width: 160, height: 90, density: 1, background: 0, carry: 0, view: makeView(160, 90, { viewBox: [-8, -4.5, 16, 9], yAxis: 'up' }) }); // prettier-ignore
+    canvas.grid({ numbers: false });
+    const boxes = [...itemsOf(canvas.finish())].map(({ path }) => pathBox(path));
+    expect(boxes.map(({ left }) => left)).toEqual([-8, -8]);
+    expect(boxes.map(({ bottom }) => bottom)).toEqual([4.5, 4.5]);
   });
 });

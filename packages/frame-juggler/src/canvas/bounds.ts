@@ -9,7 +9,7 @@ import { ownTransform, withShapeOptions, type ShapeOptions } from './shape-optio
 
 type Shapes = typeof shapes;
 type GivenTo<Kind> = Kind extends ShapeKind<infer Given> ? Given : never;
-const surroundings = { width: 0, height: 0, up: false };
+const surroundings = { left: 0, top: 0, width: 0, height: 0, up: false };
 
 /**
  * The tight box of a shape as it would be drawn, with its own rotate and scale but without its stroke, in the units of its options. Nothing is drawn.

@@ -167,12 +167,8 @@ export class Canvas {
     private readonly setup: CanvasSetup,
     private readonly recording: Recording = { writer: new FrameWriter(), texts: [], needs: new Set() },
   ) {
-    const { view } = setup;
-    this.surroundings = {
-      width: view?.width ?? setup.width,
-      height: view?.height ?? setup.height,
-      up: view?.up ?? false,
-    };
+    const { view, width, height } = setup;
+    this.surroundings = view ?? { left: 0, top: 0, width, height, up: false };
     this.background = setup.background;
     this.carry = setup.carry;
   }
@@ -220,7 +216,7 @@ export class Canvas {
   grid(options: GridOptions & ShapeOptions = {}): void {
     const call = 'grid';
     withShapeOptions(gridOptions).check(call, options);
-    const layout = layOutGrid(options, this.surroundings.width, this.surroundings.height);
+    const layout = layOutGrid(options, this.surroundings);
     const unit = 1 / (largestScale(this.plane.matrix) * (largestScale(this.setup.view?.matrix ?? identity) || 1) || 1);
     const { from: _from, to: _to, spacing: _spacing, numbers, ...given } = options;
     const styleBefore = this.styleInForce;

@@ -10,9 +10,9 @@ import { anchorFraction, type Anchor } from '../shapes/place.ts';
 import { styleTable, type StyleOptions } from './style.ts';
 
 const ownTable = {
-  /** Turns it about `at`, in degrees, clockwise. */
+  /** Turns it about `at`, or about its `anchor` where it has no `at`, in degrees, clockwise. */
   rotate: optional(degrees),
-  /** Scales it about `at`: one factor, or one for each axis. */
+  /** Scales it about the same point: one factor, or one for each axis. */
   scale: optional(factors),
   /** A name, for `explain`, for `pointer.over` and for people. */
   label: optional(name),

@@ -1,6 +1,7 @@
 import { identity, multiply, scaling, translation, type Matrix } from '../geometry/matrix.ts';
 import { kindOf, oneOf, type ValueOf } from '../schema/kind.ts';
 import { optional, type Options } from '../schema/schema.ts';
+import type { Surroundings } from '../shapes/kind.ts';
 
 /** A sketch's own units: the box `[x, y, width, height]` of them that the canvas shows. */
 export type ViewBox = readonly [x: number, y: number, width: number, height: number];
@@ -39,16 +40,10 @@ export const viewTable = {
 /** The sketch's own units. */
 export type ViewOptions = Options<typeof viewTable>;
 
-/** How a sketch's units are placed on the canvas. */
-export interface View {
+/** How a sketch's units are placed on the canvas, and the canvas in them. */
+export interface View extends Surroundings {
   /** From the sketch's units to pixels of density 1. */
   readonly matrix: Matrix;
-  /** The canvas in the sketch's units: its least x and y, and its size. */
-  readonly left: number;
-  readonly top: number;
-  readonly width: number;
-  readonly height: number;
-  readonly up: boolean;
 }
 
 /** The view of a canvas of a size in pixels, by options that were checked. */

@@ -3,11 +3,12 @@ import type { PathWriter } from '../geometry/path-writer.ts';
 import { toggle } from '../schema/kind.ts';
 import { bothOf, lengths, point, xOf, yOf, type Pair } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
+import type { Surroundings } from './kind.ts';
 
 const table = {
-  /** One corner of it; by default the canvas's first. */
+  /** One corner of it; by default where the canvas has its least x and y. */
   from: optional(point),
-  /** The corner opposite to `from`; by default the canvas's last. */
+  /** The corner opposite to `from`; by default the canvas's other end. */
   to: optional(point),
   /** From one line to the next, in units; by default a suitable round number. */
   spacing: optional(lengths),
@@ -32,9 +33,12 @@ const call = 'grid';
 const maxLines = 1000;
 
 /** Where the lines of a grid lie, between two corners or over a canvas. */
-export function layOutGrid(options: GridOptions, width: number, height: number): GridLayout {
-  const [x0, y0] = options.from === undefined ? [0, 0] : [xOf(options.from), yOf(options.from)];
-  const [x1, y1] = options.to === undefined ? [width, height] : [xOf(options.to), yOf(options.to)];
+export function layOutGrid(options: GridOptions, canvas: Omit<Surroundings, 'up'>): GridLayout {
+  const [x0, y0] = options.from === undefined ? [canvas.left, canvas.top] : [xOf(options.from), yOf(options.from)];
+  const [x1, y1] =
+    options.to === undefined
+      ? [canvas.left + canvas.width, canvas.top + canvas.height]
+      : [xOf(options.to), yOf(options.to)];
   const [left, top, right, bottom] = [Math.min(x0, x1), Math.min(y0, y1), Math.max(x0, x1), Math.max(y0, y1)];
   const suiting = roundStep(Math.max(right - left, bottom - top) / 12);
   const [stepX, stepY] = bothOf(options.spacing ?? suiting);

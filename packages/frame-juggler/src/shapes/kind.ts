@@ -14,6 +14,9 @@ export interface Outline {
 
 /** What an outline may depend on beside its options: the canvas, in the sketch's units. */
 export interface Surroundings {
+  /** Its least x and y. */
+  readonly left: number;
+  readonly top: number;
   readonly width: number;
   readonly height: number;
   /** Whether y grows upwards, so that the top of a box is where y is greatest. */

@@ -43,7 +43,7 @@ export function anchorKind<More extends string = never>(...more: readonly More[]
 const anchor = anchorKind();
 
 export const anchorTable = {
-  /** Which point of its box goes to `at`: a name, or fractions of its width and height. */
+  /** The point of its box that goes to `at`, and that its `rotate` and `scale` leave in place: a name, or fractions of its width and height. */
   anchor: optional(anchor, 'center'),
 };
 

@@ -9,7 +9,7 @@ const anchor = anchorKind('baseline-left', 'baseline', 'baseline-right');
 export type TextAnchor = ValueOf<typeof anchor>;
 
 const table = {
-  /** Which point of its box goes to `at`: a name, also on the first baseline, or fractions of its width and height. */
+  /** The point of its box that goes to `at`: a name, also one on the first baseline, or fractions of its width and height. */
   anchor: optional(anchor, 'center'),
   /** Lines longer than this, in units, are broken, between words if possible. */
   maxWidth: optional(length),
