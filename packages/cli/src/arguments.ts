@@ -142,12 +142,3 @@ export const quietOption = (): Option => new Option('-q, --quiet', 'print only e
 export const jsonOption = (): Option => new Option('--json', 'print the result as JSON');
 export const portOption = (): Option =>
   new Option('--port <n>', 'the port to listen on (default: any free one)').argParser(wholeNumber);
-
-/** Of what the options come to, what is handed on to the work as it was given. */
-export function handedOn<Given extends object, Name extends keyof Given>(
-  options: Given,
-  names: readonly Name[],
-): { [Key in Name]?: Exclude<Given[Key], undefined> } {
-  const given = names.filter((name) => options[name] !== undefined).map((name) => [name, options[name]]);
-  return Object.fromEntries(given) as { [Key in Name]?: Exclude<Given[Key], undefined> };
-}

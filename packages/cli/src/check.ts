@@ -3,12 +3,12 @@ import { checkupLines } from 'frame-juggler';
 import {
   addRunOptions,
   framesOption,
-  handedOn,
   jsonOption,
   quietOption,
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
+import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
 import { terminalWidth } from './terminal.ts';

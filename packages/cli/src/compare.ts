@@ -4,13 +4,13 @@ import { comparisonLines, isPictureFile } from 'frame-juggler/node';
 import {
   addRunOptions,
   frameOption,
-  handedOn,
   jsonOption,
   quietOption,
   wholeNumberOption,
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
+import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
 import { terminalWidth } from './terminal.ts';

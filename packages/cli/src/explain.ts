@@ -3,7 +3,6 @@ import {
   addRunOptions,
   countOption,
   frameOption,
-  handedOn,
   jsonOption,
   quietOption,
   secondsOption,
@@ -11,6 +10,7 @@ import {
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
+import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
 import { terminalWidth } from './terminal.ts';

@@ -2,7 +2,6 @@ import { Command, InvalidArgumentError, Option } from 'commander';
 import {
   dialOption,
   frameOption,
-  handedOn,
   jsonOption,
   patienceOption,
   quietOption,
@@ -11,6 +10,7 @@ import {
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
+import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import type { Packed } from './pack/pack-page.ts';
 import { Progress } from './progress.ts';

@@ -6,7 +6,6 @@ import {
   addRunOptions,
   countOption,
   frameOption,
-  handedOn,
   framesOption,
   jsonOption,
   quietOption,
@@ -15,6 +14,7 @@ import {
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
+import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
 import { outputName, report } from './report.ts';

@@ -4,7 +4,6 @@ import {
   addRunOptions,
   countOption,
   frameOption,
-  handedOn,
   framesOption,
   jsonOption,
   pickOption,
@@ -13,6 +12,7 @@ import {
   type ReportArguments,
   type RunArguments,
 } from './arguments.ts';
+import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
 import { outputName, report } from './report.ts';

@@ -11,7 +11,7 @@ import {
   type JoinOptions,
   type Rendered,
 } from 'frame-juggler/node';
-import { handedOn } from '../arguments.ts';
+import { handedOn } from '../handed-on.ts';
 import { hidden, keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
 import { names, readJson, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { fingerprintOf, gather, sendParcel } from './parcel.ts';

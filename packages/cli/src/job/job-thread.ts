@@ -13,7 +13,8 @@ import {
   type Compared,
 } from 'frame-juggler/node';
 import { asSketchError, SketchError } from '../errors.ts';
-import { handedOn, type RunArguments } from '../arguments.ts';
+import type { RunArguments } from '../arguments.ts';
+import { handedOn } from '../handed-on.ts';
 import { filesRead, readyToLoad } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
 import { Calls } from '../calls.ts';

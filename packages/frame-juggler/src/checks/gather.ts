@@ -3,7 +3,7 @@ import { FrameReader } from '../frame/reader.ts';
 import { intersectBoxes, padBox } from '../geometry/box.ts';
 import { multiply, scaling } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
-import { canvasBox } from '../review/boxes.ts';
+import { canvasBox } from '../review/reviewed.ts';
 import { itemsInWords } from '../review/describe.ts';
 import { isSameFrame } from '../review/same-frame.ts';
 import type { Run } from '../sketch/run.ts';

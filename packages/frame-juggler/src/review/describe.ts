@@ -1,13 +1,13 @@
 import type { SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
-import { FrameReader, type Group, type Item, type ItemPaint } from '../frame/reader.ts';
+import type { Group, Item, ItemPaint } from '../frame/reader.ts';
 import type { Box } from '../geometry/box.ts';
 import { determinant, inverse, type Matrix } from '../geometry/matrix.ts';
 import { pathData, short } from '../geometry/write-path-data.ts';
 import { atan2 } from '../maths/arc.ts';
 import { hypot } from '../maths/power.ts';
 import { cssColor } from '../paint/color.ts';
-import { canvasBox, itemBoxes } from './boxes.ts';
+import { canvasBox, reviewed } from './reviewed.ts';
 import { seenShares, type SeenShare } from './seen.ts';
 
 /*
@@ -75,7 +75,7 @@ export type ItemInWords = Omit<ItemDescription, 'outline'>;
 
 /** What a frame drew, in painter's order, with its outlines and its groups. */
 export function describeFrame(frame: Frame): FrameDescription {
-  const items = new FrameReader(frame).items();
+  const { items } = reviewed(frame);
   return {
     groups: frame.groups.map((group) => ({ label: group.label, style: groupInWords(group) })),
     items: itemsInWords(frame).map((item, i) => ({ ...item, outline: pathData(items[i].path) })),
@@ -88,9 +88,12 @@ export function describeFrame(frame: Frame): FrameDescription {
  */
 export function itemsInWords(frame: Frame, shares = sharesOf(frame)): ItemInWords[] {
   const canvas = canvasBox(frame);
-  const boxes = itemBoxes(frame);
+  const { items, boxes } = reviewed(frame);
   const places = new Map<number, number[]>();
-  return new FrameReader(frame).items().map((item, i) => {
+  // Many items share a transform or a color.
+  const placed = onceEach(transformInWords);
+  const painted = onceEach(paintInWords);
+  return items.map((item, i) => {
     const place = frame.order[i];
     const box = boxes[i];
     const share = shares?.[i];
@@ -103,14 +106,24 @@ export function itemsInWords(frame: Frame, shares = sharesOf(frame)): ItemInWord
       source: item.source,
       box,
       transform: item.transform,
-      placed: transformInWords(item.transform),
-      fill: item.fill === undefined ? undefined : paintInWords(item.fill),
-      stroke: strokeInWords(item),
-      style: styleInWords(item),
+      placed: placed(item.transform),
+      fill: item.fill === undefined ? undefined : painted(item.fill),
+      stroke: strokeInWords(item, painted),
+      style: styleInWords(item, painted),
       seen: share?.seen,
       hidden: whyHidden(item, box, canvas, share),
     };
   });
+}
+
+/** A function that works out once what it is asked again. */
+function onceEach<Key, Value>(work: (key: Key) => Value): (key: Key) => Value {
+  const known = new Map<Key, Value>();
+  return (key) => {
+    let value = known.get(key);
+    if (value === undefined) known.set(key, (value = work(key)));
+    return value;
+  };
 }
 
 function groupsAbout(frame: Frame, place: number, known: Map<number, number[]>): number[] {
@@ -169,17 +182,19 @@ function round(value: number): number {
   return Number(value.toPrecision(9));
 }
 
-function strokeInWords({ stroke }: Item): string | undefined {
+type PaintWords = (paint: ItemPaint) => string;
+
+function strokeInWords({ stroke }: Item, painted: PaintWords): string | undefined {
   if (stroke === undefined) return undefined;
   const dashed = stroke.dash.length > 0 ? `, dash ${stroke.dash.map(short).join(' ')}` : '';
-  return `${paintInWords(stroke.paint)}, ${short(stroke.width)} wide${dashed}`;
+  return `${painted(stroke.paint)}, ${short(stroke.width)} wide${dashed}`;
 }
 
-function styleInWords(item: Item): string {
+function styleInWords(item: Item, painted: PaintWords): string {
   const { fill, opacity, blend, layer } = item;
   const words: string[] = [];
-  if (fill !== undefined) words.push(`fill ${paintInWords(fill)}`);
-  const stroke = strokeInWords(item);
+  if (fill !== undefined) words.push(`fill ${painted(fill)}`);
+  const stroke = strokeInWords(item, painted);
   if (stroke !== undefined) words.push(`stroke ${stroke}`);
   if (words.length === 0) words.push('neither fill nor stroke');
   if (opacity < 1) words.push(`opacity ${short(opacity)}`);

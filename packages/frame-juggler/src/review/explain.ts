@@ -119,22 +119,19 @@ export function unitsAt({ view: [a, b, c, d, e, f] }: Frame, x: number, y: numbe
 
 function plain(item: ItemInWords, groups: readonly string[]): ExplainedItem {
   const { number, shape, label, text, source, box, fill, stroke, style, transform, placed, seen, hidden } = item;
-  return {
-    number,
-    shape,
-    ...(label !== undefined && { label }),
-    ...(text !== undefined && { text }),
-    groups,
-    ...(source !== undefined && { line: source }),
-    box,
-    ...(fill !== undefined && { fill }),
-    ...(stroke !== undefined && { stroke }),
-    style,
-    transform,
-    placed,
-    ...(seen !== undefined && { seen: Math.round(seen * 1000) / 1000 }),
-    ...(hidden !== undefined && { hidden }),
-  };
+  // Set one after the other, as it may be done for ten thousand items; what is not there has no name in a file.
+  const told: { -readonly [Key in keyof ExplainedItem]?: ExplainedItem[Key] } = { number, shape };
+  if (label !== undefined) told.label = label;
+  if (text !== undefined) told.text = text;
+  told.groups = groups;
+  if (source !== undefined) told.line = source;
+  told.box = box;
+  if (fill !== undefined) told.fill = fill;
+  if (stroke !== undefined) told.stroke = stroke;
+  Object.assign(told, { style, transform, placed });
+  if (seen !== undefined) told.seen = Math.round(seen * 1000) / 1000;
+  if (hidden !== undefined) told.hidden = hidden;
+  return told as ExplainedItem;
 }
 
 /** Tables of so few items are shown whole; in longer ones so many of a loop's items before the rest of them. */

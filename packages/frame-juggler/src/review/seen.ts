@@ -1,15 +1,18 @@
-import { FrameReader, type Item } from '../frame/reader.ts';
+import type { Item } from '../frame/reader.ts';
 import type { Frame } from '../frame/frame.ts';
 import { boxUnder, intersectBoxes, padBox, type Box } from '../geometry/box.ts';
 import { largestScale, multiply, scaling, translation, type Matrix } from '../geometry/matrix.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
-import { itemBoxes } from './boxes.ts';
+import { reviewed } from './reviewed.ts';
 
 /** How wide and high, in pixels, frames are looked at for this: enough to tell a hundredth of most shapes. */
 const lookedAt = 480;
 const maxDensity = 4;
 /** So many pixels are looked at in all, so that ten thousand large items take no longer than a second or so. */
 const maxPixels = 60e6;
+
+/** Of each alpha, the part of what lies below that it lets through. */
+const passing = Float64Array.from({ length: 256 }, (_, alpha) => 1 - alpha / 255);
 
 /** What can be seen of an item. */
 export interface SeenShare {
@@ -26,9 +29,9 @@ export interface SeenShare {
  */
 export function seenShares(frame: Frame): SeenShare[] {
   const { order } = frame;
-  const items = new FrameReader(frame).items();
+  const { items } = reviewed(frame);
   const shares: SeenShare[] = Array.from(order, () => ({ seen: 0, painted: false }));
-  const { density, width, height, boxes } = placesOf(frame, items);
+  const { density, width, height, boxes } = placesOf(frame);
   const through = new Float32Array(width * height).fill(1);
   const view = multiply(scaling(density, density), frame.view);
   const surfaces = new Surfaces();
@@ -47,8 +50,10 @@ export function seenShares(frame: Frame): SeenShare[] {
         const alpha = data[at];
         if (alpha === 0) continue;
         all += alpha;
-        seen += alpha * through[pixel];
-        through[pixel] *= 1 - alpha / 255;
+        const clear = through[pixel];
+        if (clear === 0) continue;
+        seen += alpha * clear;
+        through[pixel] = clear * passing[alpha];
       }
     }
     // Antialiased edges of an item that lies exactly above leave a little of each pixel that they cut.
@@ -142,11 +147,8 @@ function powerOfTwo(atLeast: number): number {
 }
 
 /** The pixels that each item can reach, at a density at which they are not too many; none for what is off the canvas. */
-function placesOf(
-  frame: Frame,
-  items: readonly Item[],
-): { density: number; width: number; height: number; boxes: (Box | undefined)[] } {
-  const outlines = itemBoxes(frame);
+function placesOf(frame: Frame): { density: number; width: number; height: number; boxes: (Box | undefined)[] } {
+  const { items, boxes: outlines } = reviewed(frame);
   let density = Math.min(maxDensity, lookedAt / Math.max(frame.width, frame.height));
   for (;;) {
     const [width, height] = [frame.width, frame.height].map((side) => Math.max(1, Math.round(side * density)));

@@ -1,9 +1,9 @@
 import type { Frame } from '../frame/frame.ts';
-import { FrameReader, type Item } from '../frame/reader.ts';
+import type { Item } from '../frame/reader.ts';
 import { intersectBoxes, type Box } from '../geometry/box.ts';
 import { atan2 } from '../maths/arc.ts';
 import { alphaOf, blueOf, greenOf, redOf, type PackedColor } from '../paint/color.ts';
-import { canvasBox, itemBoxes } from './boxes.ts';
+import { canvasBox, reviewed } from './reviewed.ts';
 import type { SeenShare } from './seen.ts';
 
 /** So many things are named; the rest is counted. */
@@ -27,10 +27,10 @@ interface Thing {
  * @param shares what can be seen of each item; without it, all that lies on the canvas counts as seen
  */
 export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): string {
-  const items = new FrameReader(frame).items();
+  const { items } = reviewed(frame);
   const total = items.length;
   if (total === 0) return `Nothing is drawn; the background is ${colorInWords(frame.background)}`;
-  const things = thingsOf(frame, items, shares);
+  const things = thingsOf(frame, shares);
   if (things.length === 0) return `Nothing can be seen; ${total === 1 ? '1 thing is' : `${total} things are`} drawn`;
   const canvas = canvasBox(frame);
   const named = [...things]
@@ -41,10 +41,10 @@ export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): strin
   return `${text[0].toUpperCase()}${text.slice(1)}; ${total === 1 ? '1 thing' : `${total} things`}`;
 }
 
-function thingsOf(frame: Frame, items: readonly Item[], shares: readonly SeenShare[] | undefined): Thing[] {
+function thingsOf(frame: Frame, shares: readonly SeenShare[] | undefined): Thing[] {
   const canvas = canvasBox(frame);
   const area = (canvas.right - canvas.left) * (canvas.bottom - canvas.top);
-  const boxes = itemBoxes(frame);
+  const { items, boxes } = reviewed(frame);
   const things = new Map<string, Thing>();
   /** Things of a group are one. */
   const groups = new Map<string, Set<unknown>>();
