@@ -111,7 +111,7 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     to: () => render(harbor, { to: 'frames/%04d.png' }),
     source: async () => render(harbor, { to: 'frames/%04d.png', source: await readFile('harbor.js', 'utf8') }),
     frame: () => render(harbor, { to: 'harbor.png', frame: 12 }),
-    chroma: () => render(harbor, { to: 'harbor.mp4', chroma: '444' }),
+    chroma: () => render(harbor, { to: 'harbor.y4m', chroma: '444' }),
     bits: () => render(harbor, { to: 'harbor.png', bits: 16 }),
     dither: () => render(harbor, { to: 'harbor.gif', dither: false }),
     timeLimit: () => render(harbor, { to: 'harbor.png', timeLimit: 60 }),
@@ -128,7 +128,7 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     threads: () => render(harbor, { to: 'frames/%04d.png', threads: 2 }),
   },
   JoinOptions: {
-    onNote: () => ChunkJoiner.open(harbor, 'harbor.gif', { frames: [0, 599], onNote: (note) => console.warn(note) }),
+    onNote: () => ChunkJoiner.open(harbor, 'harbor.gif', { frames: [0, 59], onNote: (note) => console.warn(note) }),
   },
   strip: {
     to: () => strip(harbor, { to: 'strip.png' }),

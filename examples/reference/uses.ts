@@ -170,7 +170,9 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     return rasterize(canvas.finish());
   },
   async FrameReader() {
-    const reader = new FrameReader(await new Run(harbor).paint());
+    const run = new Run(harbor);
+    await run.goTo(0);
+    const reader = new FrameReader(await run.paint());
     for (const { label, fill } of reader.items()) console.log(label, fill);
   },
   PathBuilder() {
@@ -208,14 +210,20 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     return writeSvg(await run.paint());
   },
   async frameBytes() {
-    const frame = await new Run(harbor).paint();
+    const run = new Run(harbor);
+    await run.goTo(0);
+    const frame = await run.paint();
     console.log(frameBytes(frame), pictureSize(frame), [...itemsOf(frame)].length);
   },
   async itemsOf() {
-    for (const { shape, label } of itemsOf(await new Run(harbor).paint())) console.log(shape, label);
+    const run = new Run(harbor);
+    await run.goTo(0);
+    for (const { shape, label } of itemsOf(await run.paint())) console.log(shape, label);
   },
   async pictureSize() {
-    const { width, height } = pictureSize(await new Run(harbor, { density: 2 }).paint());
+    const run = new Run(harbor, { density: 2 });
+    await run.goTo(0);
+    const { width, height } = pictureSize(await run.paint());
     console.log(width, height);
   },
   async loadFonts() {
@@ -254,37 +262,51 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   },
 
   async describeFrame() {
-    const { items } = describeFrame(await new Run(harbor).paint());
+    const run = new Run(harbor);
+    await run.goTo(0);
+    const { items } = describeFrame(await run.paint());
     for (const { number, shape, hidden } of items) console.log(number, shape, hidden ?? 'can be seen');
   },
   async explainFrame() {
+    const run = new Run(harbor);
+    await run.goTo(0);
     const { title, seed } = harbor;
-    const explanation = explainFrame(await new Run(harbor).paint(), { title, seed, frame: 0 });
+    const explanation = explainFrame(await run.paint(), { title, seed, frame: 0 });
     console.log(explanationLines(explanation).join('\n'));
   },
   transformInWords() {
     console.log(transformInWords([0, 1, -1, 0, 480, 200])); // moved to 480, 200, turned by 90°
   },
   async frameInWords() {
-    console.log(frameInWords(await new Run(harbor).paint()));
+    const run = new Run(harbor);
+    await run.goTo(0);
+    console.log(frameInWords(await run.paint()));
   },
   colorInWords() {
     console.log(colorInWords(0xffd5603f));
   },
   async itemsAt() {
-    console.log(itemsAt(await new Run(harbor).paint(), 320, 180)); // topmost first
+    const run = new Run(harbor);
+    await run.goTo(0);
+    console.log(itemsAt(await run.paint(), 320, 180)); // topmost first
   },
   async compareFrames() {
-    const before = await new Run(harbor, { seed: 1 }).paint();
-    const after = await new Run(harbor, { seed: 2 }).paint();
+    const run = new Run(harbor);
+    await run.goTo(0);
+    const before = await run.paint();
+    await run.goTo(30);
+    const after = await run.paint();
     console.log(frameDifferenceLines(compareFrames(before, after)).join('\n'));
   },
   async isSameFrame() {
-    const [one, other] = [await new Run(harbor).paint(), await new Run(harbor).paint()];
+    const run = new Run(harbor);
+    await run.goTo(0);
+    const [one, other] = [await run.paint(), await run.paint()];
     console.log(isSameFrame(one, other));
   },
   async notesOnFrame() {
     const run = new Run(harbor);
+    await run.goTo(0);
     const [painted, again] = [await run.paint(), await run.paint()];
     for (const { text } of notesOnFrame(painted, again, 0)) console.log(text);
   },
@@ -338,12 +360,16 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     player.stop(); // leaves the page as it was
   },
   async Canvas2dSurface() {
+    const run = new Run(harbor, { host: pageHost });
+    await run.goTo(0);
     const surface = new Canvas2dSurface(document.querySelector('canvas')!);
-    surface.draw(await new Run(harbor, { host: pageHost }).paint());
+    surface.draw(await run.paint());
   },
   async ExactSurface() {
+    const run = new Run(harbor, { host: pageHost });
+    await run.goTo(0);
     const surface = new ExactSurface(document.querySelector('canvas')!);
-    surface.draw(await new Run(harbor, { host: pageHost }).paint());
+    surface.draw(await run.paint());
   },
   PageInput() {
     const track: InputSource[] = [];
@@ -387,7 +413,7 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   },
   async Stopped() {
     try {
-      await render(harbor, { to: 'frames/%04d.png', frames: [0, 5999], signal: AbortSignal.timeout(60_000) });
+      await render(harbor, { to: 'frames/%04d.png', frames: [0, 599], signal: AbortSignal.timeout(60_000) });
     } catch (error) {
       if (error instanceof Stopped) console.log(error.whatIsThere);
     }
@@ -403,17 +429,17 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     }
   },
   async ChunkRenderer() {
-    const renderer = new ChunkRenderer(harbor, 'harbor.gif', { frames: [0, 599] });
-    const chunk = await renderer.render([0, 299]); // to be handed to a ChunkJoiner
+    const renderer = new ChunkRenderer(harbor, 'harbor.gif', { frames: [0, 59] });
+    const chunk = await renderer.render([0, 29]); // to be handed to a ChunkJoiner
     await renderer.close();
     return chunk;
   },
   async ChunkJoiner() {
-    const film = { frames: [0, 599] } as const;
+    const film = { frames: [0, 59] } as const;
     const renderer = new ChunkRenderer(harbor, 'harbor.gif', film); // it may be on another machine
     const joiner = await ChunkJoiner.open(harbor, 'harbor.gif', film);
-    await joiner.add(await renderer.render([0, 299]));
-    await joiner.add(await renderer.render([300, 599]));
+    await joiner.add(await renderer.render([0, 29]));
+    await joiner.add(await renderer.render([30, 59]));
     await joiner.finish();
     await renderer.close();
   },
