@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { makeView } from '../../packages/frame-juggler/src/canvas/view.ts';
+import { multiply } from '../../packages/frame-juggler/src/geometry/matrix.ts';
 import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
 import { boundsOf, Canvas, defineShape, itemsOf, required, type Box } from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, inkArea, picture, pixel, record, type Recorded } from '../helpers.ts';
@@ -120,6 +121,23 @@ describe('shapes', () => {
       '10',
     ]);
     expect(errorOf(() => record((canvas) => canvas.grid({ spacing: 0 })))).toMatch('spacing');
+  });
+
+  test('numbers of a grid stay on the canvas, whichever side of it its axes are on', async () => {
+    const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
+    await loadFonts(['regular']);
+    const heightsOf = (viewBox: readonly [number, number, number, number], yAxis: 'up' | 'down'): [number, number] => {
+      const view = makeView(160, 90, { viewBox, yAxis });
+      const canvas = new Canvas({ width: 160, height: 90, density: 1, background: 0, carry: 0, view });
+      canvas.grid({ spacing: [40, 45] });
+      const number = itemsOf(canvas.finish()).find(({ text }) => text === '40' || text === '-40')!;
+      const { top, bottom } = pathBox(number.path, multiply(view.matrix, number.transform));
+      return [Math.round(top), Math.round(bottom)];
+    };
+    expect(heightsOf([0, 0, 160, 90], 'down')).toEqual([3, 10]);
+    expect(heightsOf([0, 0, 160, 90], 'up')).toEqual([80, 87]);
+    expect(heightsOf([-160, -90, 160, 90], 'down')).toEqual([80, 87]);
+    expect(heightsOf([-80, -45, 160, 90], 'up')).toEqual([48, 55]);
   });
 
   test('a grid rules the whole canvas, wherever its view box begins', () => {

@@ -12,7 +12,7 @@ type GivenTo<Kind> = Kind extends ShapeKind<infer Given> ? Given : never;
 const surroundings = { left: 0, top: 0, width: 0, height: 0, up: false };
 
 /**
- * The tight box of a shape as it would be drawn, with its own rotate and scale but without its stroke, in the units of its options. Nothing is drawn.
+ * The tight box of a shape as it would be drawn, with its own rotate and scale but without its stroke, in the units of its options. Nothing is drawn. What depends on the direction of y, such as `anchor: 'top'`, is as where it runs downwards.
  * @param kind the name of a call (`'star'`), or a kind made with `defineShape`
  * @throws SketchError where there is no such kind, or an option is unknown or not valid
  */

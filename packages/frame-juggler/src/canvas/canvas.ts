@@ -104,6 +104,8 @@ const matrixKind = kindOf<Matrix>(
 );
 
 /** The color of a grid by default: it shows on light and on dark. */
+/** How far from its axis a number of a grid stands, by its anchor, in pixels. */
+const gridGaps = { 'top-left': [3, 3], 'bottom-left': [3, -3], left: [4, 0], right: [-4, 0] } as const;
 const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
 
 /** The canvas on which a frame is recorded. */
@@ -230,16 +232,17 @@ export class Canvas {
       }
       if (numbers === false) return;
       this.styleInForce = plainStyle(gridColors.axes, undefined);
-      for (const { at, axis, text } of gridNumbers(layout)) {
-        const [dx, dy] = axis === 'x' ? [3, this.surroundings.up ? -3 : 3] : [4, 0];
+      const { up } = this.surroundings;
+      for (const { at, anchor, text } of gridNumbers(layout, up)) {
+        const [dx, dy] = gridGaps[anchor];
         this.putText(
           call,
           text,
           {
             ...given,
             stroke: 'none',
-            at: [at[0] + dx * unit, at[1] + dy * unit],
-            anchor: axis === 'x' ? 'top-left' : 'left',
+            at: [at[0] + dx * unit, at[1] + (up ? -dy : dy) * unit],
+            anchor,
           },
           { ...initialTextStyle, size: 11 * unit },
         );

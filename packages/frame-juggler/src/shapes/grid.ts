@@ -59,20 +59,25 @@ export function addGridLines(
   for (const y of rows) if ((y === 0) === axes) ruled(left, y, right, y);
 }
 
-/** A number on an axis of a grid. */
+/** A number on an axis of a grid, and the point of its box that is next to the axis. */
 export interface GridNumber {
   readonly at: Pair;
-  readonly axis: 'x' | 'y';
+  readonly anchor: 'top-left' | 'bottom-left' | 'left' | 'right';
   readonly text: string;
 }
 
-/** The numbers of a grid: along its axes, or along its sides where it does not hold those. */
-export function gridNumbers({ columns, rows, left, top, right, bottom }: GridLayout): GridNumber[] {
+/**
+ * The numbers of a grid: along its axes, or along its sides where it does not hold those. They stand below the x axis
+ * and to the right of the y axis, or on the other side where that would be outside.
+ */
+export function gridNumbers({ columns, rows, left, top, right, bottom }: GridLayout, up: boolean): GridNumber[] {
   const axisY = Math.min(bottom, Math.max(top, 0));
   const axisX = Math.min(right, Math.max(left, 0));
+  const anchorX = axisY === (up ? top : bottom) ? 'bottom-left' : 'top-left';
+  const anchorY = axisX === right ? 'right' : 'left';
   return [
-    ...columns.map((x): GridNumber => ({ at: [x, axisY], axis: 'x', text: shortNumber(x) })),
-    ...rows.filter((y) => y !== 0).map((y): GridNumber => ({ at: [axisX, y], axis: 'y', text: shortNumber(y) })),
+    ...columns.map((x): GridNumber => ({ at: [x, axisY], anchor: anchorX, text: shortNumber(x) })),
+    ...rows.filter((y) => y !== 0).map((y): GridNumber => ({ at: [axisX, y], anchor: anchorY, text: shortNumber(y) })),
   ];
 }
 

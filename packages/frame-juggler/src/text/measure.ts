@@ -25,7 +25,7 @@ export interface TextMeasure {
 
 /**
  * The size of a text as it would be drawn. The box runs from the cap height of the first line to the baseline of the
- * last, so that capitals and digits look centered in it; `ink` is the tight box around what is drawn, relative to `at`. Inside a sketch the font is loaded; elsewhere `await loadFonts()` first.
+ * last, so that capitals and digits look centered in it; `ink` is the tight box around what is drawn, relative to `at`, with y downwards. Inside a sketch the font is loaded; elsewhere `await loadFonts()` first.
  * @throws SketchError where an option is unknown or not valid
  */
 export function measureText(string: string | number, options: MeasureOptions = {}): TextMeasure {
@@ -37,7 +37,7 @@ export function measureText(string: string | number, options: MeasureOptions = {
 }
 
 /**
- * The outline of a text as SVG path data, set just as `canvas.text` sets it: for `canvas.path({ data })`, to clip with it, dash it or take it elsewhere. Inside a sketch the font is loaded; elsewhere `await loadFonts()` first.
+ * The outline of a text as SVG path data, set just as `canvas.text` sets it: for `canvas.path({ data })`, to clip with it, dash it or take it elsewhere. Its y runs downwards, as in SVG: where the canvas's runs upwards, draw it in a group with `scale: [1, -1]`. Inside a sketch the font is loaded; elsewhere `await loadFonts()` first.
  * @throws SketchError where an option is unknown or not valid
  */
 export function textOutline(string: string | number, options: TextOptions): string {
