@@ -104,9 +104,9 @@ const matrixKind = kindOf<Matrix>(
 );
 
 /** The color of a grid by default: it shows on light and on dark. */
+const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
 /** How far from its axis a number of a grid stands, by its anchor, in pixels. */
 const gridGaps = { 'top-left': [3, 3], 'bottom-left': [3, -3], left: [4, 0], right: [-4, 0] } as const;
-const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
 
 /** The canvas on which a frame is recorded. */
 export interface CanvasSetup {
@@ -439,7 +439,7 @@ export class Canvas {
       const group = { label, parent: this.groupInForce, isolated, opacity, blend, layer };
       this.groupInForce = this.recording.writer.addGroup({ ...group, clip: clip && this.region(clip) });
     }
-    // Within an isolated group layers begin anew; the group's own places the whole of it.
+    // Inside an isolated group, layers count from 0 again; the group's own layer places it as a whole.
     this.layerInForce = isolated ? 0 : layer;
     this.styleInForce = restyleGroup(call, this.styleInForce, options);
     this.restyleText(call, options.text);

@@ -31,7 +31,7 @@ export function countedFrom(frame: Frame, [x, y]: readonly [number, number]): Fr
   }
   const matrices = frame.matrices.slice();
   shifts.forEach(({ isMoved }, transform) => {
-    // What a transform does about the point is all that is left of it.
+    // The translation is in the coordinates now; turn, scale and skew are left.
     if (isMoved) matrices.fill(0, transform * 6 + 4, transform * 6 + 6);
   });
   const view = multiply(frame.view, translation(x, y));

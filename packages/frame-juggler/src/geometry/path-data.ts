@@ -44,7 +44,7 @@ export function parsePathData(call: string, data: string): Path {
     const letter = take(commandPattern);
     if (letter === undefined) {
       if (data.slice(at).trim() !== '') bad('a command');
-      // Relative ones may add up beyond all numbers.
+      // Relative coordinates may add up to infinity.
       return isFinitePath(path) ? path : bad('smaller numbers');
     }
     let command = letter.toUpperCase();

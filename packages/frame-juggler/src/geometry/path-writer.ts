@@ -3,7 +3,7 @@ import { arc, close, commandLength, cubic, line, move, type Path } from './path.
 
 /** Outlines on their way into one list of numbers, one after the other. Nothing is checked here. */
 export class PathWriter {
-  /** The list; what lies behind `length` is of no account. */
+  /** The list; what lies behind `length` is not in use. */
   numbers: Float64Array<ArrayBuffer>;
   length = 0;
 

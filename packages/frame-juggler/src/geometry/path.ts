@@ -55,7 +55,7 @@ export function arcPoint(path: Path, i: number, degrees: number): [number, numbe
   return ellipsePoint(path[i + 1], path[i + 2], path[i + 3], path[i + 4], path[i + 5], degrees);
 }
 
-/** A point of an arc may lie further out than its numbers: up to here it is a number too. */
+/** Points of an arc lie beyond its center and radii. As long as those are smaller than this, the points are finite. */
 const farthest = Number.MAX_VALUE / 4;
 
 /** Whether an outline holds nothing but finite numbers. */
@@ -89,7 +89,7 @@ export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = pa
   const [a, b, c, d, e, f] = matrix;
   const across = new Extent();
   const down = new Extent();
-  // The point at hand and that at which the subpath began, under the transform, as all that follows.
+  // The current point and the subpath's first, both transformed, like all coordinates below.
   let [x, y, startX, startY] = [0, 0, 0, 0];
   const lineTo = (px: number, py: number): void => {
     x = a * px + c * py + e;
@@ -127,7 +127,7 @@ export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = pa
         down.ellipse(b * cx + d * cy + f, (b * cos + d * sin) * rx, (d * cos - b * sin) * ry, start, sweep);
         const whole = Math.abs(sweep) >= 360;
         if (!whole) lineTo(...arcPoint(path, i, start));
-        // Only what follows asks where a whole one ends.
+        // The end of a whole ellipse matters only to what follows it.
         if (!whole || i + commandLength[arc] < to) lineTo(...arcPoint(path, i, start + sweep));
         break;
       }

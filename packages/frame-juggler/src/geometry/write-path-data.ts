@@ -11,7 +11,7 @@ export function short(value: number): string {
     const factor = wholeBy[size < 1 ? 0 : size < 10 ? 1 : size < 100 ? 2 : size < 1000 ? 3 : 4];
     const digits = size * factor;
     const whole = Math.round(digits);
-    // Close to a half it is for all digits to say which way to round.
+    // Close to a half, which way to round depends on all digits.
     if (Math.abs(Math.abs(digits - whole) - 0.5) > 1e-6) return (value < 0 ? '-' : '') + decimal(whole, factor);
   }
   return String(Number(value.toPrecision(7)));
@@ -28,7 +28,7 @@ export function inDigits(digits: number): NumberWriter {
 /** A whole number divided by a power of ten. */
 function decimal(whole: number, factor: number): string {
   const units = Math.floor(whole / factor);
-  // A one in front keeps the zeros behind the point.
+  // A leading 1 keeps the zeros behind the point.
   let digits = whole - units * factor + factor;
   while (digits > 1 && digits % 10 === 0) digits /= 10;
   return digits === 1 ? String(units) : `${units}.${String(digits).slice(1)}`;

@@ -18,7 +18,7 @@ export function atan(x: number): number {
   return x < 0 ? -angle : angle;
 }
 
-/** The arc tangent of `t`, beyond an arc told in two parts. */
+/** The arc tangent of `t` plus a known arc, which is given in two parts for exactness. */
 function ledBack(arc: number, rest: number, t: number): number {
   return arc - (t * series(t) - rest - t);
 }
@@ -47,7 +47,7 @@ function series(t: number): number {
 export function atan2(y: number, x: number): number {
   if (Math.abs(x) === Infinity && Math.abs(y) === Infinity) return atan2(Math.sign(y), Math.sign(x));
   const angle = x === 0 && y === 0 ? 0 : atan(Math.abs(y / x));
-  // Which half a zero stands for is told by its sign alone.
+  // On which side a zero lies shows only in its sign.
   const left = x < 0 || Object.is(x, -0);
   const turned = left ? Math.PI - (angle - 1.2246467991473532e-16) : angle;
   return y < 0 || Object.is(y, -0) ? -turned : turned;

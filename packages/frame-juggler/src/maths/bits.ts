@@ -7,7 +7,7 @@ function powerOfTwo(power: number): number {
   return view.getFloat64(0);
 }
 
-/** A number times 2 to a whole power, in two steps where one factor would lie beyond all numbers. */
+/** A number times 2 to a whole power, in two steps where one factor would overflow. */
 export function scaleByTwo(value: number, power: number): number {
   if (power > -1022 && power < 1023) return value * powerOfTwo(power);
   const half = power >> 1;

@@ -23,7 +23,7 @@ export function reducedSeries(r: number): number {
 
 /** e to the power of `x`. */
 export function exp(x: number): number {
-  // Beyond these every result is the same; NaN is neither.
+  // Beyond these bounds the result overflows or underflows. NaN stays what it is.
   if (x > 709.8) return Infinity;
   if (x < -745.2) return 0;
   if (Number.isNaN(x)) return x;

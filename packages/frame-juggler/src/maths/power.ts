@@ -18,7 +18,7 @@ export function pow(x: number, y: number): number {
 }
 
 function powerOf(x: number, y: number): number {
-  // Whatever is not 1 has by then left all numbers.
+  // To so high a power everything but 1 overflows or underflows.
   if (Math.abs(y) > 18446744073709551616) return x === 1 ? 1 : x > 1 === y > 0 ? Infinity : 0;
   const { high, low } = logOfTwo(x);
   // Products of numbers of 24 bits are exact.
@@ -109,7 +109,7 @@ export function hypot(...values: readonly number[]): number {
   let sum = 0;
   for (const value of values) sum += value * value;
   if (sum > 1e-280 && sum < 1e300) return Math.sqrt(sum);
-  // Squares of the smallest and the greatest numbers are lost.
+  // Squares of very small and very large numbers underflow or overflow.
   let max = 0;
   for (const value of values) max = Math.abs(value) > max ? Math.abs(value) : max;
   if (max === 0 || max === Infinity) return values.some(Number.isNaN) && max === 0 ? NaN : max;

@@ -1,5 +1,5 @@
 /*
- * The usual families of easings, after Penner: each is told by the way in; the way out is the same backwards, and in and out
+ * The usual families of easings, after Penner: each is given by its way in; the way out is the same backwards, and in and out
  * is half of each. Powers and sines are our own, so that a motion is the same in every engine.
  */
 import { sinCos } from '../maths/degrees.ts';

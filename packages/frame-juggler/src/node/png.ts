@@ -73,7 +73,7 @@ export function pngRows({ width, data }: Pixels, rect: PixelRect, opaque: boolea
   return into;
 }
 
-/** Leaves alpha out: four words of four bytes become three. What lies behind the last pixel is of no account. */
+/** Leaves alpha out: four words of four bytes become three. What lies behind the last pixel is not used. */
 function packThreeBytes(words: Uint32Array, from: number, count: number, out: Uint32Array): void {
   let to = 0;
   for (let at = from; at < from + count; at += 4) {

@@ -8,7 +8,7 @@ interface Complaint extends Pick<Fault, 'problem' | 'expected'> {
 
 /**
  * A kind of value that an option or an argument can have: which values it allows, and what is said of others. Options'
- * types, the reader that checks them, messages and the reference come of it.
+ * types, the reader that checks them, messages and the reference come from it.
  */
 export class Kind<Value> {
   /** Only there for the type checker. */

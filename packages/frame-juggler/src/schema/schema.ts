@@ -4,7 +4,7 @@ import { missing, type Kind, type ValueOf } from './kind.ts';
 /*
  * A call's options are declared once, as a table: each name with its kind, and whether it may be left out. The comment
  * above an entry is what an editor shows of it and what the reference says; the type, the reader and the messages come
- * of the entry itself.
+ * from the entry itself.
  */
 
 /** An option that may be left out, and what it then is. */

@@ -111,7 +111,7 @@ function setLine(opened: OpenedFont, text: string, rightToLeft: boolean): Omit<S
     bottom = Math.max(bottom, y + (shape.box?.bottom ?? 0));
     pen += xAdvance;
   }
-  if (!Number.isFinite(pen) || !isFinitePath(path)) throw new Error('a glyph is beyond all numbers');
+  if (!Number.isFinite(pen) || !isFinitePath(path)) throw new Error('a glyph has coordinates that are not finite');
   return { advance: pen / em, path, winding: lineWinding(placed), top, bottom };
 }
 

@@ -55,7 +55,7 @@ function styleCalls({ log }: Detail): StyleCall[] {
           if (!isOwn && (key !== 'text' || call.name === 'text')) style.used.add(key);
         }
       else if (call.name === 'group')
-        // What a group sets anew is not what was in force; what it draws is told by the calls in it.
+        // A group's new style is not the one in force before; the calls inside it tell what it draws.
         continue;
     }
   }

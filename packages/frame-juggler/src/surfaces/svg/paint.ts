@@ -118,7 +118,7 @@ function conicOf(gradient: ConicGradient, units: Matrix, box: Box, defs: Definit
   const [a, , , d, e, f] = units;
   const [cx, cy] = [a * at[0] + e, d * at[1] + f];
   const reach = 2 * hypot(Math.max(Math.abs(box.left - cx), Math.abs(box.right - cx)) / a, Math.max(Math.abs(box.top - cy), Math.abs(box.bottom - cy)) / d); // prettier-ignore
-  // What has grown beyond all numbers has no wedges.
+  // What has overflowed has no wedges.
   if (!Number.isFinite(hypot(at[0], at[1], reach))) return nothing(defs);
   const rim = (turn: number): string => {
     const { sin, cos } = sinCos(start + turn * 360);

@@ -177,7 +177,7 @@ class SvgBackend implements Backend<SvgLayer> {
 
   draw(layer: SvgLayer, item: Item, matrix: Matrix, mixing: Mixing): void {
     const { path, fill, stroke, fillRule } = item;
-    // What has grown beyond all numbers is not drawn.
+    // What has overflowed is not drawn.
     if (!isFinitePath(path) || (fill === undefined && stroke === undefined)) return;
     if (mixing.blend !== 'normal') this.mixes = true;
     const common = mixingOf(mixing);

@@ -47,7 +47,7 @@ export function turns4(x: v128, y: v128): v128 {
   const zero = f32x4.splat(0);
   const half = v128.bitselect(f32x4.sub(f32x4.splat(0.5), quarter), quarter, f32x4.lt(x, zero));
   const whole = v128.bitselect(f32x4.sub(f32x4.splat(1), half), half, f32x4.lt(y, zero));
-  // The point itself has no direction, nor has one beyond all numbers.
+  // The point itself has no direction, nor has one at infinity.
   return v128.and(whole, f32x4.eq(ratio, ratio));
 }
 
