@@ -67,7 +67,9 @@ export function pageWriter(addresses, examples, shared, users) {
     const parts = [`\`\`\`ts\n${[...new Set(calls.map((one) => signature(name, one, 76)))].join('\n')}\n\`\`\`\n`];
     const told = calls[0].parameters.filter(({ words }) => words !== '');
     if (told.length > 0) parts.push(told.map((one) => `- \`${one.name}\`: ${said(one.words)}`).join('\n') + '\n');
-    for (const { options } of calls[0].parameters) {
+    const isLeftOut = (name, at) => calls.some(({ parameters }) => parameters[at] && !parameters[at].options.some((one) => one.name === name && !one.optional)); // prettier-ignore
+    for (const [at, parameter] of calls[0].parameters.entries()) {
+      const options = parameter.options.map((one) => ({ ...one, optional: isLeftOut(one.name, at) }));
       const own = options.filter((one) => !shared.names.has(one.name) || options.length <= shared.names.size);
       if (own.length > 0) parts.push(optionTable(own, page));
       if (own.length < options.length)
