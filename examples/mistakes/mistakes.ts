@@ -79,6 +79,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'same-place': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let i = 0; i < 5; i++) {
+          canvas.circle({ at: [60, 90], radius: 24, fill: buoy }); // ←
+        }
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let i = 0; i < 5; i++) {
+          canvas.circle({ at: [60 + i * 50, 90], radius: 24, fill: buoy });
+        }
+      },
+    }),
+  },
   'same-color': {
     mistake: defineSketch({
       canvas,

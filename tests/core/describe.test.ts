@@ -1,4 +1,4 @@
-import { describe, expect, test } from '@jest/globals';
+import { beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   Canvas,
@@ -6,6 +6,7 @@ import {
   isSameFrame,
   itemsAt,
   linearGradient,
+  loadFonts,
   transformInWords,
   type Frame,
   type ItemDescription,
@@ -20,6 +21,8 @@ function frameOf(paint: (canvas: Canvas) => void, trace = false): Frame {
 const itemsOf = (paint: (canvas: Canvas) => void): readonly ItemDescription[] => describeFrame(frameOf(paint)).items;
 
 describe('what a frame drew', () => {
+  beforeAll(() => loadFonts(['regular']));
+
   test('is told item by item: where, how, in which groups, from which line', () => {
     const { items, groups } = describeFrame(
       frameOf((canvas) => {
@@ -69,6 +72,14 @@ describe('what a frame drew', () => {
     ['opacity 0', (canvas) => canvas.group({ opacity: 0 }, () => canvas.circle({ at: [50, 20], radius: 10 }))],
     ['squashed flat', (canvas) => canvas.circle({ at: [50, 20], radius: 10, scale: [1, 0] })],
     ['clipped away', (canvas) => canvas.group({ clip: (region) => region.dot({ at: [150, 80] }) }, () => canvas.circle({ at: [50, 20], radius: 10 }))],
+    ['off the canvas', (canvas) => canvas.rect({ from: [200, 20], to: [240, 60] })],
+    ['no size', (canvas) => canvas.circle({ at: [50, 20], radius: 0 })],
+    ['no size', (canvas) => canvas.rect({ at: [50, 20], size: [0, 10] })],
+    ['no size', (canvas) => canvas.polyline({ points: [[50, 20], [50, 20]] })],
+    ['no size', (canvas) => canvas.text('', { at: [50, 20] })],
+    [undefined, (canvas) => canvas.line({ from: [50, 20], to: [50, 20], stroke: { width: 6, cap: 'round' } })],
+    ['too small', (canvas) => canvas.circle({ at: [50, 20], radius: 0.01 })],
+    ['too small', (canvas) => canvas.line({ from: [50, 20], to: [90, 40], stroke: { width: 0.0001 } })],
     [undefined, (canvas) => canvas.circle({ at: [0, 20], radius: 10 })],
     [undefined, (canvas) => canvas.line({ from: [0, -1], to: [200, -1], stroke: { width: 6 } })],
   ])('says why an item cannot be seen: %s', (why, paint) => {

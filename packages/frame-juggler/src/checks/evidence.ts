@@ -112,9 +112,11 @@ function isSameBox(one: Box, other: Box): boolean {
 }
 
 /** Whether any of a box lies on the canvas. */
-export function isOn(box: Box, canvas: Box, slack = 0): boolean {
+export function isOn(box: Box, canvas: Box): boolean {
   const { left, top, right, bottom } = intersectBoxes(box, canvas);
-  return right + slack >= left && bottom + slack >= top;
+  // What only touches the edge is not, unless it is a line along it.
+  const across = box.right > box.left ? right > left : right === left;
+  return across && (box.bottom > box.top ? bottom > top : bottom === top);
 }
 
 /** The findings at one place. */

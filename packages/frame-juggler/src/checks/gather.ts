@@ -173,8 +173,7 @@ async function runAgain(
     if (differs === undefined && !isSameFrame(frame, await again.paint())) differs = at;
     onProgress(at - first);
   }
-  if (sketch.frames === 1 || last === first || differs !== undefined || details.some(({ repeats }) => !repeats))
-    return { differs, faster: undefined };
+  if (sketch.frames === 1 || last === first) return { differs, faster: undefined };
   const quick = withParts(sketch, { frameRate: sketch.frameRate * 2, frames: sketch.frames * 2 });
   const run = open(quick);
   const course: Frame[] = [];

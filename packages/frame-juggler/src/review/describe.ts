@@ -6,7 +6,7 @@ import { determinant, inverse, type Matrix } from '../geometry/matrix.ts';
 import { pathData, short } from '../geometry/write-path-data.ts';
 import { atan2 } from '../maths/arc.ts';
 import { hypot } from '../maths/power.ts';
-import { cssColor } from '../paint/color.ts';
+import { alphaOf, cssColor } from '../paint/color.ts';
 import { canvasBox, reviewed } from './reviewed.ts';
 import { seenShares, type SeenShare } from './seen.ts';
 
@@ -16,7 +16,8 @@ import { seenShares, type SeenShare } from './seen.ts';
  */
 
 /** Why nothing of an item can be seen. */
-export type Hidden = 'no paint' | 'opacity 0' | 'squashed flat' | 'off the canvas' | 'clipped away' | 'covered';
+export type Hidden =
+  'no paint' | 'opacity 0' | 'squashed flat' | 'no size' | 'too small' | 'off the canvas' | 'clipped away' | 'covered';
 
 /** One item of a frame. */
 export interface ItemDescription {
@@ -136,22 +137,36 @@ function groupsAbout(frame: Frame, place: number, known: Map<number, number[]>):
   return about;
 }
 
-function whyHidden(
-  item: Item,
-  box: Box,
-  canvas: Box,
-  share: { readonly seen: number; readonly painted: boolean } | undefined,
-): Hidden | undefined {
+function whyHidden(item: Item, box: Box, canvas: Box, share: SeenShare | undefined): Hidden | undefined {
   const { fill, stroke, opacity, transform } = item;
   const reach = stroke === undefined ? 0 : stroke.width * Math.sqrt(Math.abs(determinant(transform)));
   if (inverse(transform) === undefined) return 'squashed flat';
   if (fill === undefined && (stroke === undefined || stroke.width === 0)) return 'no paint';
   if (opacity === 0 || fadedAway(item.group)) return 'opacity 0';
-  if (box.right + reach < canvas.left || box.left - reach > canvas.right) return 'off the canvas';
-  if (box.bottom + reach < canvas.top || box.top - reach > canvas.bottom) return 'off the canvas';
+  if (isWithoutSize(item, box, share)) return 'no size';
+  if (box.right + reach <= canvas.left || box.left - reach >= canvas.right) return 'off the canvas';
+  if (box.bottom + reach <= canvas.top || box.top - reach >= canvas.bottom) return 'off the canvas';
   if (share === undefined) return undefined;
-  if (!share.painted) return item.group === undefined ? 'no paint' : 'clipped away';
-  return share.seen === 0 ? 'covered' : undefined;
+  if (share.painted) return share.seen === 0 ? 'covered' : undefined;
+  if (!isColored(fill) && !isColored(stroke?.paint)) return 'no paint';
+  return isClipped(item.group) ? 'clipped away' : 'too small';
+}
+
+/** Whether an outline holds nothing: a stroke makes something of a line without an area, and round ends of a point. */
+function isWithoutSize({ stroke }: Item, box: Box, share: SeenShare | undefined): boolean {
+  const [width, height] = [box.right - box.left, box.bottom - box.top];
+  if (!(width > 0 || height > 0)) return share?.painted !== true && (stroke === undefined || share !== undefined);
+  return stroke === undefined && (width === 0 || height === 0);
+}
+
+/** Whether it is painted in a color that shows; of a gradient or a picture nobody looked. */
+function isColored(paint: ItemPaint | undefined): boolean {
+  return typeof paint === 'number' && alphaOf(paint) > 0;
+}
+
+function isClipped(group: Group | undefined): boolean {
+  for (let at = group; at !== undefined; at = at.parent) if (at.clip !== undefined) return true;
+  return false;
 }
 
 function fadedAway(group: Group | undefined): boolean {

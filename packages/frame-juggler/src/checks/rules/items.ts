@@ -2,6 +2,7 @@ import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
 import {
   called,
   isOn,
+  itemsByLine,
   linesThat,
   nameOf,
   stillNames,
@@ -11,6 +12,7 @@ import {
   type SeenItem,
 } from '../evidence.ts';
 import { alphaOf } from '../../paint/color.ts';
+import type { Hidden } from '../../review/describe.ts';
 import type { Rule } from '../rule.ts';
 import type { NotedCall } from '../watch.ts';
 
@@ -20,9 +22,7 @@ import type { NotedCall } from '../watch.ts';
 function everOn({ tracks, details }: Evidence): Set<string> {
   const [{ canvas }] = details;
   return new Set(
-    tracks
-      .filter(({ boxes }) => boxes.some((box) => box !== undefined && isOn(box, canvas, 1)))
-      .map(({ name }) => name),
+    tracks.filter(({ boxes }) => boxes.some((box) => box !== undefined && isOn(box, canvas))).map(({ name }) => name),
   );
 }
 
@@ -47,11 +47,11 @@ const offCanvas: Rule = {
 function whereOff({ description: { box } }: SeenItem, { details }: Evidence): string {
   const [{ canvas }] = details;
   const side =
-    box.right < canvas.left
+    box.right <= canvas.left
       ? 'to the left of it'
-      : box.left > canvas.right
+      : box.left >= canvas.right
         ? 'to the right of it'
-        : box.bottom < canvas.top
+        : box.bottom <= canvas.top
           ? 'above it'
           : 'below it';
   return `${side}, at ${Math.round((box.left + box.right) / 2)}, ${Math.round((box.top + box.bottom) / 2)}`;
@@ -82,6 +82,12 @@ function isUnderAll(seen: SeenItem, { items, canvas }: Detail): boolean {
   });
 }
 
+const sizeless = {
+  'squashed flat': (items) => `${verb(items, 'is', 'are')} squashed flat by a scale of 0`,
+  'no size': (items) => `${verb(items, 'has', 'have')} no size`,
+  'too small': (items) => `${verb(items, 'is', 'are')} too small to be seen`,
+} satisfies Partial<Record<Hidden, (items: readonly SeenItem[]) => string>>;
+
 const noSize: Rule = {
   name: 'no-size',
   title: 'Without a size',
@@ -90,15 +96,8 @@ const noSize: Rule = {
   find: (evidence) =>
     linesThat(
       evidence,
-      ({ description: { box, hidden }, item }) =>
-        item.text === undefined &&
-        (hidden === 'squashed flat' ||
-          (box.right - box.left === 0 && box.bottom - box.top === 0) ||
-          (item.stroke === undefined && (box.right === box.left || box.bottom === box.top))),
-      (items) =>
-        items[0].description.hidden === 'squashed flat'
-          ? `${called(items)} ${verb(items, 'is', 'are')} squashed flat by a scale of 0`
-          : `${called(items)} ${verb(items, 'has', 'have')} no size`,
+      ({ description: { hidden } }) => hidden !== undefined && hidden in sizeless,
+      (items) => `${called(items)} ${sizeless[items[0].description.hidden as keyof typeof sizeless](items)}`,
     ),
 };
 
@@ -110,17 +109,47 @@ const noPaint: Rule = {
   find: (evidence) =>
     linesThat(
       evidence,
-      ({ description: { hidden, box } }) =>
+      ({ description: { hidden } }) =>
         // An item may be about to fade in, but not in a still picture.
-        (hidden === 'no paint' || (hidden === 'opacity 0' && evidence.sketch.frames === 1)) &&
-        box.right > box.left &&
-        box.bottom > box.top,
+        hidden === 'no paint' || (hidden === 'opacity 0' && evidence.sketch.frames === 1),
       (items) =>
         items[0].description.hidden === 'opacity 0'
           ? `${called(items)} ${verb(items, 'has', 'have')} an opacity of 0`
           : `${called(items)} ${verb(items, 'has', 'have')} neither fill nor stroke`,
     ),
 };
+
+const samePlace: Rule = {
+  name: 'same-place',
+  title: 'Everything a line draws lies in one place',
+  why: 'They cover one another exactly, and look like one.',
+  cure: 'Move each by the counter of the loop, at: [60 + i * 50, 90]; ask for random numbers in the loop, but make what gives them before it.',
+  find: ({ details }) =>
+    itemsByLine(details).flatMap(({ line, all }) => {
+      const frames = [...new Set(all.map(({ detail }) => detail))].map((detail) => ({
+        at: detail.at,
+        items: all.filter((one) => one.detail === detail).map(({ seen }) => seen),
+      }));
+      // What only begins in one place moves apart in later frames.
+      if (!frames.every(({ items }) => items.length > 1 && items.every((one) => isSolid(one) && isLike(one, items[0]))))
+        return [];
+      const [{ at, items }] = frames;
+      const text = `${called(items)} lie in exactly the same place`;
+      return [{ line, frame: at, text, items: items.map(({ place }) => place + 1) }];
+    }),
+};
+
+/** Whether an item hides what is below it: things that let it through are laid over each other on purpose. */
+function isSolid({ item: { fill, stroke, opacity, blend }, description: { hidden } }: SeenItem): boolean {
+  const isOpaque = [fill, stroke?.paint].every((paint) => paint === undefined || (typeof paint === 'number' && alphaOf(paint) === 255)); // prettier-ignore
+  return isOpaque && opacity === 1 && blend === 'normal' && (hidden === undefined || hidden === 'covered');
+}
+
+/** Whether two items look alike and lie in the same place. */
+function isLike({ item, description: one }: SeenItem, { item: otherItem, description: other }: SeenItem): boolean {
+  const sides = ['left', 'top', 'right', 'bottom'] as const;
+  return item.text === otherItem.text && one.style === other.style && sides.every((side) => one.box[side] === other.box[side]); // prettier-ignore
+}
 
 const sameColor: Rule = {
   name: 'same-color',
@@ -282,6 +311,7 @@ export const itemRules: readonly Rule[] = [
   covered,
   noSize,
   noPaint,
+  samePlace,
   sameColor,
   cutStroke,
   radians,

@@ -1,7 +1,7 @@
 import type { Box } from '../../geometry/box.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import { hypot } from '../../maths/power.ts';
-import { isOn, lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
+import { lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 
 /* What goes wrong from frame to frame. */
@@ -137,12 +137,13 @@ const gone: Rule = {
     if (course.length < 8 || sketch.frames !== Infinity || noted.asked.has('pointer')) return [];
     const [{ canvas }] = details;
     const left = tracks.filter(({ boxes }) => {
-      if (!boxes.every(isFinite)) return false;
-      const all = boxes as Box[];
-      const from = all.findIndex((box) => !isOn(box, canvas));
+      // It may have come later than the first frame, but has to be there ever since.
+      const all = boxes.slice(boxes.findIndex((box) => box !== undefined));
+      if (all.length < 8 || !all.every(isFinite)) return false;
+      const from = all.findIndex((box) => distance(box, canvas) > 0);
       if (from < 1 || from > all.length * 0.8) return false;
       const away = all.slice(from).map((box) => distance(box, canvas));
-      return away.every((far, i) => far > 0 && (i === 0 || far > away[i - 1]));
+      return away.every((far, i) => i === 0 || far > away[i - 1]);
     });
     return ofTracks(
       evidence,
