@@ -51,6 +51,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  clipped: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.group({ translate: [160, 90], clip: (region) => region.circle({ at: [160, 90], radius: 50 }) }, () => {
+          canvas.rect({ at: [0, 0], size: 80, fill: buoy }); // ←
+        });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.group({ translate: [160, 90], clip: (region) => region.circle({ at: [0, 0], radius: 50 }) }, () => {
+          canvas.rect({ at: [0, 0], size: 80, fill: buoy });
+        });
+      },
+    }),
+  },
   'no-size': {
     mistake: defineSketch({
       canvas,
@@ -131,13 +149,17 @@ export const mistakes: Readonly<Record<string, Pair>> = {
     mistake: defineSketch({
       canvas,
       paint(canvas) {
-        canvas.rect({ at: [160, 90], size: [120, 30], rotate: Math.PI / 2, fill: buoy }); // ←
+        for (let i = 0; i < 3; i++) {
+          canvas.rect({ at: [60 + i * 100, 90], size: [80, 20], rotate: (i * Math.PI) / 4, fill: buoy }); // ←
+        }
       },
     }),
     cured: defineSketch({
       canvas,
       paint(canvas) {
-        canvas.rect({ at: [160, 90], size: [120, 30], rotate: 90, fill: buoy });
+        for (let i = 0; i < 3; i++) {
+          canvas.rect({ at: [60 + i * 100, 90], size: [80, 20], rotate: i * 45, fill: buoy });
+        }
       },
     }),
   },

@@ -1,3 +1,4 @@
+import type { Group } from '../../frame/reader.ts';
 import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
 import {
   called,
@@ -74,6 +75,21 @@ const covered: Rule = {
   },
 };
 
+const clipped: Rule = {
+  name: 'clipped',
+  title: 'Cut away by the clip of its group',
+  why: 'The clip keeps only what lies inside of it, and nothing of this does.',
+  cure: 'A clip is drawn in the units of its group: after translate: [160, 90] the place [0, 0] is what was [160, 90].',
+  find(evidence) {
+    const still = stillNames(evidence);
+    return linesThat(
+      evidence,
+      ({ description: { hidden }, item }) => hidden === 'clipped away' && still.has(nameOf(item)),
+      (items) => `${called(items)} ${verb(items, 'lies', 'lie')} outside of the clip`,
+    );
+  },
+};
+
 /** Whether something that is drawn later fills the whole canvas. */
 function isUnderAll(seen: SeenItem, { items, canvas }: Detail): boolean {
   return items.slice(items.indexOf(seen) + 1).some(({ item: { fill, opacity }, description: { box } }) => {
@@ -145,10 +161,17 @@ function isSolid({ item: { fill, stroke, opacity, blend }, description: { hidden
   return isOpaque && opacity === 1 && blend === 'normal' && (hidden === undefined || hidden === 'covered');
 }
 
-/** Whether two items look alike and lie in the same place. */
+/** Whether two items look alike and lie in the same place, in one group as far as that clips or fades them. */
 function isLike({ item, description: one }: SeenItem, { item: otherItem, description: other }: SeenItem): boolean {
-  const sides = ['left', 'top', 'right', 'bottom'] as const;
-  return item.text === otherItem.text && one.style === other.style && sides.every((side) => one.box[side] === other.box[side]); // prettier-ignore
+  if (item.text !== otherItem.text || one.style !== other.style) return false;
+  const isTogether = isolatedGroup(item.group) === isolatedGroup(otherItem.group);
+  return isTogether && (['left', 'top', 'right', 'bottom'] as const).every((side) => one.box[side] === other.box[side]);
+}
+
+function isolatedGroup(group: Group | undefined): Group | undefined {
+  let at = group;
+  while (at?.isolated === false) at = at.parent;
+  return at;
 }
 
 const sameColor: Rule = {
@@ -221,18 +244,16 @@ const radians: Rule = {
         else list.push({ at, call });
       }
     return [...lines.values()].flatMap((calls) => {
-      const angles = calls.flatMap(({ call }) =>
-        anglesOf(call.name, call.given).filter((angle) => angle !== undefined && angle !== 0),
-      );
-      if (angles.length === 0 || !angles.some(looksLikeRadians)) return [];
+      // No turn at all is the same in radians: a loop begins with it.
+      const turning = calls.filter(({ call }) => anglesOf(call.name, call.given).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
       // Next to an angle in radians, the other one may be a whole number: from 0 to Math.PI.
-      if (!calls.every(({ call }) => anglesOf(call.name, call.given).some(looksLikeRadians))) return [];
+      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call.name, call.given).some(looksLikeRadians))) return []; // prettier-ignore
       const [
         {
           at,
           call: { name, given, line, first, end },
         },
-      ] = calls;
+      ] = turning;
       const angle = anglesOf(name, given).find(looksLikeRadians) as number;
       const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
       const text = `${name} is given ${Number(angle.toFixed(4))}°, which looks like ${Math.round(angle / quarter) * 45}° in radians`;
@@ -309,6 +330,7 @@ export function callOf(calls: readonly NotedCall[], place: number): NotedCall | 
 export const itemRules: readonly Rule[] = [
   offCanvas,
   covered,
+  clipped,
   noSize,
   noPaint,
   samePlace,
