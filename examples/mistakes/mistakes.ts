@@ -1,4 +1,4 @@
-import { defineSketch, picture, wrap, type Canvas, type Sketch } from 'frame-juggler';
+import { defineSketch, linearGradient, picture, wrap, type Canvas, type Sketch } from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 /*
@@ -160,6 +160,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
         for (let i = 0; i < 3; i++) {
           canvas.rect({ at: [60 + i * 100, 90], size: [80, 20], rotate: i * 45, fill: buoy });
         }
+      },
+    }),
+  },
+  fractions: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        const dusk = linearGradient({ from: [0, 0], to: [0, 1], stops: [lamp, deep] });
+        canvas.rect({ from: [40, 20], to: [280, 160], fill: dusk }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        const dusk = linearGradient({ from: [0, 0], to: [0, 1], units: 'box', stops: [lamp, deep] });
+        canvas.rect({ from: [40, 20], to: [280, 160], fill: dusk });
       },
     }),
   },

@@ -1,5 +1,6 @@
-import type { Group } from '../../frame/reader.ts';
-import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
+import type { Group, ItemPaint } from '../../frame/reader.ts';
+import { determinant, identity, largestScale, multiply } from '../../geometry/matrix.ts';
+import { pathBox } from '../../geometry/path.ts';
 import {
   called,
   isOn,
@@ -270,6 +271,30 @@ function anglesOf(name: string, given: readonly unknown[]): unknown[] {
   return name === 'arc' ? [options.rotate, options.start, options.end] : [options.rotate];
 }
 
+const fractions: Rule = {
+  name: 'fractions',
+  title: 'A gradient in fractions of the shape, taken as units',
+  why: 'Its points are in the units of the sketch, so all of it happens within one unit, and the rest is a single color.',
+  cure: "Add units: 'box' to it, or give its points in units: from: [0, 0], to: [0, 360].",
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ item }) => {
+        const { left, top, right, bottom } = pathBox(item.outlines, identity, item.start, item.end);
+        return isFractional(item.fill) && Math.max(right - left, bottom - top) > 8;
+      },
+      (items) => `${called(items)} ${verb(items, 'has', 'have')} a gradient no longer than one unit`,
+    ),
+};
+
+/** Whether all the numbers of a gradient in units could be fractions of a box. */
+function isFractional(paint: ItemPaint | undefined): boolean {
+  if (typeof paint !== 'object' || (paint.type !== 'linear' && paint.type !== 'radial') || paint.units === 'box')
+    return false;
+  const numbers = paint.type === 'linear' ? [...paint.from, ...paint.to] : [...paint.at, paint.radius, ...paint.focus];
+  return numbers.every((number) => number >= 0 && number <= 1);
+}
+
 const strokeScaled: Rule = {
   name: 'stroke-scaled',
   title: 'A scale makes a stroke too thin or too thick',
@@ -337,6 +362,7 @@ export const itemRules: readonly Rule[] = [
   sameColor,
   cutStroke,
   radians,
+  fractions,
   strokeScaled,
   pictureEnlarged,
 ];
