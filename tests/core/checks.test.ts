@@ -1,10 +1,21 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { mistakes } from '../../examples/mistakes/mistakes.ts';
-import { checkSketch, rules, Run, type Checkup, type Sketch } from 'frame-juggler';
+import {
+  checkSketch,
+  defineSketch,
+  rules,
+  Run,
+  type Checkup,
+  type ShapeOptions,
+  type Sketch,
+  type TextOptions as TextOnly,
+} from 'frame-juggler';
 import { check as checkNode } from 'frame-juggler/node';
 
 /* The mistakes of docs/mistakes.md: each is found, at its line and nothing else; cured, the sketch is quiet. */
+
+type TextOptions = TextOnly & Pick<ShapeOptions, 'fill' | 'stroke'>;
 
 /** Time stands still but where it is what is checked: a busy machine makes any sketch slow. */
 const check = (sketch: Sketch, timed: boolean): Promise<Checkup> =>
@@ -34,6 +45,38 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     expect((await check(cured, name === 'too-slow')).findings).toEqual([]);
   });
 });
+
+test('a paint that changes the state is found where the picture does not show it', async () => {
+  const sketch = defineSketch({
+    canvas: { width: 320, height: 180, background: '#e4efe8' },
+    start: () => ({ seen: [{ times: 0 }], x: 0 }),
+    step: (state, { delta }) => void (state.x = (state.x + 20 * delta) % 300),
+    paint(canvas, _, { seen, x }) {
+      seen[0].times++;
+      canvas.circle({ at: [x, 90], radius: 20, fill: '#a8433a' });
+    },
+  });
+  const { findings } = await check(sketch, false);
+  expect(findings.map(({ name, seen }) => [name, seen])).toEqual([['paint-changes', 'paint changes state.seen[0].times']]); // prettier-ignore
+});
+
+test('a stroke set for shapes is found where it outlines a text after them, and only there', async () => {
+  const sketchOf = (more: TextOptions): Sketch =>
+    defineSketch({
+      canvas: { width: 320, height: 180, background: '#e4efe8' },
+      still: true,
+      paint(canvas) {
+        canvas.style({ stroke: { color: '#24506a', width: 3 } });
+        canvas.circle({ at: [160, 60], radius: 40, fill: '#f1b64e' });
+        canvas.text('Mill', { ...more, size: 40, fill: more.fill ?? '#1b2f3a' });
+      },
+    });
+  const found = async (more: TextOptions): Promise<string[]> =>
+    (await check(sketchOf(more), false)).findings.map(({ name, seen }) => `${name}: ${seen}`);
+  expect(await found({ at: [160, 140] })).toEqual(['leak: the stroke set here also outlines the text “Mill”']);
+  expect(await found({ at: [160, 140], stroke: 'none' })).toEqual([]);
+  expect(await found({ at: [160, 140], fill: 'none' })).toEqual([]);
+}); // prettier-ignore
 
 const examples = ['bunting/bunting', 'crane/crane', 'harbor-chart/chart', 'lighthouse/lighthouse', 'pellan-quay/quay', 'rain/rain', 'shapes/shapes', 'signal-flags/flags', 'tide/tide', 'wakes/wakes', 'watch/watch']; // prettier-ignore
 

@@ -4,6 +4,7 @@ import { sketchLine, type SourceLine } from '../error.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
 import { lettering } from '../text/lettering.ts';
 import { needsOf } from '../text/needs.ts';
+import { firstChange, valuesOf } from './state-values.ts';
 import { restyleText, type TextStyle, type TextStyleOptions } from '../text/style.ts';
 
 /*
@@ -52,6 +53,8 @@ export class Noted {
   readonly streams: { readonly key: string; readonly line: SourceLine | undefined }[] = [];
   /** What the engine was asked instead of the moment: chance and clocks. */
   readonly engine: { readonly call: string; readonly line: SourceLine | undefined }[] = [];
+  /** The first place of the state that a paint has changed, where one has. */
+  changed: string | undefined;
   /** The log of the paint that is to be noted in full; undefined where none is. */
   log: PaintLog | undefined;
 }
@@ -64,6 +67,7 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
     step: step && ((state, moment) => throughEngine(noted, () => step(state, watchedMoment(moment, noted)))),
     paint(canvas, moment, state) {
       const stage = { over: false };
+      const before = noted.log && valuesOf(state);
       try {
         throughEngine(noted, () =>
           sketch.paint(watchedCanvas(canvas, noted, stage), watchedMoment(moment, noted), state),
@@ -71,6 +75,7 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
       } finally {
         stage.over = true;
       }
+      noted.changed ??= before && firstChange(before, valuesOf(state));
     },
   });
 }

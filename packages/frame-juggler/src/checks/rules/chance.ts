@@ -36,12 +36,14 @@ const paintChanges: Rule = {
     evidence.noted.engine.length > 0
       ? []
       : evidence.details
-          .filter(({ repeats }) => !repeats)
+          .filter(({ repeats }) => !repeats || evidence.noted.changed !== undefined)
           .slice(0, 1)
-          .map(({ at, items }) => ({
+          .map(({ at, items, repeats }) => ({
             line: items[0]?.description.source,
             frame: at,
-            text: `frame ${at} is different when it is painted a second time`,
+            text: repeats
+              ? `paint changes ${evidence.noted.changed}`
+              : `frame ${at} is different when it is painted a second time`,
           })),
 };
 

@@ -93,7 +93,7 @@ const leak: Rule = {
   title: 'A transform or style that affects later shapes',
   why: 'Set outside a group, it lasts for the rest of the frame.',
   cure: 'Put it into a group together with what it is for: canvas.group({ translate: [x, y], rotate: 30 }, () => { … }).',
-  find: ({ details }) => details.slice(0, 1).flatMap(leaksOf),
+  find: ({ details }) => details.slice(0, 1).flatMap((detail) => [...leaksOf(detail), ...outlinedTexts(detail)]),
 };
 
 /** Styles that are seldom meant for all that follows. */
@@ -129,6 +129,30 @@ function leaksOf({ at, log }: Detail): Sighting[] {
   });
   return found;
 }
+
+/** Strokes set for shapes that outline a text drawn after those, which is seldom meant: letters then look smeared. */
+function outlinedTexts({ at, log, items: all }: Detail): Sighting[] {
+  const stroked = new Set(all.filter(({ item }) => item.stroke !== undefined).map(({ place }) => place));
+  const calls = log.calls.filter(({ depth }) => depth === 0);
+  return calls.flatMap((call, i): Sighting[] => {
+    if (!setsStroke(call)) return [];
+    const rest = calls.slice(i + 1);
+    const next = rest.findIndex(setsStroke);
+    const reached = rest.slice(0, next < 0 ? undefined : next).filter((one) => isDrawing(one) && !hasOwnStroke(one));
+    const text = reached.findIndex(({ name }) => name === 'text');
+    // A text that comes first, or is nothing but its outline, is meant to have one.
+    if (text < 1 || !stroked.has(reached[text].first) || ownOptions(reached[text]).fill === 'none') return [];
+    const { given, first, end } = reached[text];
+    const items = Array.from({ length: end - first }, (_, n) => first + n + 1);
+    return [{ line: call.line, frame: at, text: `the stroke set here also outlines the text “${String(given[0])}”`, items }]; // prettier-ignore
+  });
+}
+
+const setsStroke = ({ name, given: [options] }: NotedCall): boolean =>
+  name === 'style' && (options as Record<string, unknown> | undefined)?.stroke !== undefined;
+const ownOptions = ({ given }: NotedCall): Record<string, unknown> =>
+  (given.find((one) => typeof one === 'object' && one !== null) ?? {}) as Record<string, unknown>;
+const hasOwnStroke = (call: NotedCall): boolean => ownOptions(call).stroke !== undefined;
 
 /** Whether a later call takes back what an earlier one set. */
 function undoes(call: NotedCall, later: NotedCall): boolean {
