@@ -1,8 +1,16 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { deflateRawSync } from 'node:zlib';
 import { defineConfig, type DefaultTheme, type MarkdownOptions } from 'vitepress';
-import { isWholeSketch, madeForMistakes, sketchOfLines, sketchOfMistake } from './playground/whole-sketch.ts';
+import {
+  isWholeSketch,
+  madeForMistakes,
+  madeForOptions,
+  sketchOfLines,
+  sketchOfMistake,
+  sketchOfOption,
+} from './playground/whole-sketch.ts';
 
 /*
  * The documentation as a site: `npm run docs` serves it while one writes, `npm run docs:build` builds it.
@@ -21,6 +29,8 @@ const made = madeForMistakes(
   readFileSync(`${docs}/../examples/palette.ts`, 'utf8'),
   readFileSync(`${docs}/../examples/mistakes/mistakes.ts`, 'utf8'),
 );
+
+const shared = madeForOptions(readFileSync(`${docs}/../examples/reference/options.ts`, 'utf8'));
 
 /** A block of code as a sketch that runs by itself; undefined where it is none. */
 function runnable(content: string, info: string, page: string | undefined): string | undefined {
@@ -54,6 +64,28 @@ function changeable(markdown: Markdown): void {
     if (code === undefined) return shown;
     return `<TrySketch code="${encodeURIComponent(code).replaceAll("'", '%27')}">${shown}</TrySketch>`;
   };
+}
+
+/** Pictures of what an option does lead to its example in the playground. */
+function changeableOptions(markdown: Markdown): void {
+  markdown.core.ruler.push('changeable-options', ({ tokens, Token, env }) => {
+    if (!(env as { relativePath?: string }).relativePath?.startsWith('reference/')) return;
+    let lines: string[] = [];
+    for (const { type, children } of tokens) {
+      if (type === 'tr_open') lines = [];
+      const cell = children ?? [];
+      // The first code of a row is the option's name.
+      lines.push(...cell.filter((one) => one.type === 'code_inline').map(({ content }) => content));
+      const picture = cell.findIndex((one) => one.type === 'image');
+      if (picture < 0 || lines.length < 2 || cell.length > 1) continue;
+      const source = sketchOfOption(lines.slice(1).join('\n'), shared, exported);
+      const open = new Token('html_inline', '', 0);
+      open.content = `<a href="../playground.html#sketch=${deflateRawSync(source).toString('base64url')}" title="Change it in the playground">`; // prettier-ignore
+      const close = new Token('html_inline', '', 0);
+      close.content = '</a>';
+      cell.splice(picture, 1, open, cell[picture], close);
+    }
+  });
 }
 
 /** Links to files that are not pages of the site say their name only. */
@@ -108,6 +140,7 @@ export default defineConfig({
     theme: { light: codeColors('light', light, '#f2eee1'), dark: codeColors('dark', dark, '#0e1a21') },
     config(markdown) {
       changeable(markdown);
+      changeableOptions(markdown);
       onlyPages(markdown);
       pagesInHtml(markdown);
     },

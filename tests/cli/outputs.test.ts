@@ -250,7 +250,7 @@ describe('when it cannot be done', () => {
     // The next run takes away what was left unfinished.
     expect((await run('render', 'wakes.ts', '-o', 'killed/last.png', '-q')).code).toBe(0);
     expect(frames('killed').filter((name) => name.endsWith('.part'))).toEqual([]);
-  }, 30_000); // prettier-ignore
+  }); // prettier-ignore
 
   test('Ctrl-C stops it cleanly and says what is there', async () => {
     const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--threads', '1'], { cwd: folder.path });

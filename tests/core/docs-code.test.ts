@@ -7,9 +7,16 @@ import { Run, type Sketch } from 'frame-juggler';
 import {
   isWholeSketch,
   madeForMistakes,
+  madeForOptions,
   sketchOfLines,
   sketchOfMistake,
+  sketchOfOption,
 } from '../../docs/.vitepress/playground/whole-sketch.ts';
+
+// @ts-expect-error a script without types
+const { readOptionExamples } = (await import('../../scripts/reference/read-examples.mjs')) as {
+  readOptionExamples: () => Map<string, Map<string, { readonly lines: string[]; readonly isDrawn: boolean }>>;
+};
 
 /* Every block of TypeScript that the documentation shows: as it stands, or as the page opens it. */
 
@@ -38,6 +45,12 @@ const blocks: Block[] = pages.flatMap((page) =>
     return [{ page, code: content, runs: isWholeSketch(content) }];
   }),
 );
+
+// What each option does: the playground opens it.
+const shared = madeForOptions(readFileSync('examples/reference/options.ts', 'utf8'));
+for (const [thing, options] of readOptionExamples())
+  for (const [option, { lines, isDrawn }] of options)
+    if (isDrawn) blocks.push({ page: `${thing}.${option}`, code: sketchOfOption(lines.join('\n'), shared, names), runs: true }); // prettier-ignore
 
 /** Lines for people who write JavaScript; of Svelte's its script. */
 const scripts = pages.flatMap((page) =>

@@ -146,7 +146,7 @@ describe('juggle play', () => {
     await viewer.button('Play').click();
     await viewer.openPart('Notes');
     await until(async () => (await viewer.page.locator('.remarks li').allTextContents()).join('\n'), /lamp\.ts:12berth {"at":\[1,2\]} true/);
-    expect(await viewer.page.locator('.remarks .note').textContent()).toMatch(/^lamp\.ts:12Math\.random\(\) gives another picture each time/);
+    expect(await viewer.page.locator('.remarks .note', { hasText: 'Math.random()' }).textContent()).toMatch(/^lamp\.ts:12Math\.random\(\) gives another picture each time/);
     await until(() => said, /^lamp\.ts:12 {2}berth {"at":\[1,2\]} true$/m);
   }); // prettier-ignore
 });

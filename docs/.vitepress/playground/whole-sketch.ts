@@ -45,6 +45,29 @@ export function madeForMistakes(palette: string, mistakes: string): ReadonlyMap<
 /** What a sketch is told beside its canvas. */
 const moment = ['seconds', 'progress', 'frame', 'width', 'height', 'random', 'noise', 'pointer', 'keys'];
 
+/** What the examples of options share, by name, with the lines that make it: a picture, a tile, a shape. */
+export function madeForOptions(options: string): ReadonlyMap<string, string> {
+  return new Map([...options.matchAll(/^const (\w+) = (?:.*;|[^]*?^\}\);)$/gm)].map(([lines, name]) => [name, lines]));
+}
+
+/**
+ * The example of an option as a whole sketch: what it draws over a grid, a paint that it gives on a rectangle, a function
+ * of time as a curve, or the sketch that it is.
+ * @param made what examples share
+ * @param names what the library exports
+ */
+export function sketchOfOption(lines: string, made: ReadonlyMap<string, string>, names: readonly string[]): string {
+  if (lines.startsWith('defineSketch('))
+    return `import { ${usedIn(lines, names).join(', ')} } from 'frame-juggler';\n\nexport default ${lines};\n`;
+  const shared = [...made].filter(([name]) => new RegExp(`(?<![.'\\w])${name}\\b`).test(lines)).map(([, text]) => text);
+  const drawn = /^(?:\w+Gradient|pattern)\(/.test(lines)
+    ? `canvas.rect({ at: [80, 45], size: [140, 74], fill: ${lines} });`
+    : /^(?:spring|keyframes)\(/.test(lines)
+      ? `const curve = ${lines};\nfor (let s = 0; s <= 4; s += 0.01) {\n  const value = curve(s);\n  if (value !== undefined) canvas.dot({ at: [s * 40, 70 - 50 * value], size: 3, fill: '#24506a' });\n}`
+      : `${lines.startsWith('canvas.grid') ? '' : 'canvas.grid({ spacing: 20, numbers: false });\n'}canvas.style({ fill: '#3a8391' });\n${lines}`;
+  return sketchOfLines([...shared, drawn].join('\n'), 'ts example 160x90', names);
+}
+
 /**
  * Lines of a `paint` as a whole sketch.
  * @param info what stands behind the fence: `ts example 640x360`, for a canvas of that size
@@ -55,9 +78,9 @@ export function sketchOfLines(lines: string, info: string, names: readonly strin
   const used = usedIn(lines, names);
   const isTold = (name: string): boolean =>
     new RegExp(`(?<![.'\\w])${name}\\b(?![':\\w])`).test(lines) &&
-    !new RegExp(`const ${name}\\b|const \\{[^}]*\\b${name}\\b|\\(\\{[^)]*\\b${name}\\b[^)]*\\}|\\b${name}:`).test(
-      lines,
-    );
+    !new RegExp(
+      `const ${name}\\b|const \\{[^}]*\\b${name}\\b|\\(\\{[^)]*\\b${name}\\b(?!\\.)[^)]*\\}|\\b${name}:`,
+    ).test(lines);
   const told = moment.filter(isTold);
   const given = told.length === 0 ? '' : `, { ${told.join(', ')} }`;
   const body = lines.replaceAll(/^(?=.)/gm, '    ');
