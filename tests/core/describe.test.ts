@@ -80,6 +80,7 @@ describe('what a frame drew', () => {
     [undefined, (canvas) => canvas.line({ from: [50, 20], to: [50, 20], stroke: { width: 6, cap: 'round' } })],
     ['too small', (canvas) => canvas.circle({ at: [50, 20], radius: 0.01 })],
     ['too small', (canvas) => canvas.line({ from: [50, 20], to: [90, 40], stroke: { width: 0.0001 } })],
+    ['clipped away', (canvas) => canvas.group({ clip: (region) => region.dot({ at: [150, 80] }) }, () => canvas.circle({ at: [50, 20], radius: 10, fill: linearGradient({ from: [0, 0], to: [200, 0], stops: ['#000', '#fff'] }) }))],
     [undefined, (canvas) => canvas.circle({ at: [0, 20], radius: 10 })],
     [undefined, (canvas) => canvas.line({ from: [0, -1], to: [200, -1], stroke: { width: 6 } })],
   ])('says why an item cannot be seen: %s', (why, paint) => {

@@ -63,7 +63,7 @@ export function sketchOfOption(lines: string, made: ReadonlyMap<string, string>,
   const drawn = /^(?:\w+Gradient|pattern)\(/.test(lines)
     ? `canvas.rect({ at: [80, 45], size: [140, 74], fill: ${lines} });`
     : /^(?:spring|keyframes)\(/.test(lines)
-      ? `const curve = ${lines};\nfor (let s = 0; s <= 4; s += 0.01) {\n  const value = curve(s);\n  if (value !== undefined) canvas.dot({ at: [s * 40, 70 - 50 * value], size: 3, fill: '#24506a' });\n}`
+      ? `for (const y of [20, 70]) canvas.line({ from: [0, y], to: [160, y], stroke: { color: '#24506a', width: 0.5, dash: [3, 3] } });\nconst curve = ${lines};\nfor (let s = 0; s <= 4; s += 0.01) {\n  const value = curve(s);\n  if (value !== undefined) canvas.dot({ at: [s * 40, 70 - 50 * value], size: 3, fill: '#24506a' });\n}`
       : `${lines.startsWith('canvas.grid') ? '' : 'canvas.grid({ spacing: 20, numbers: false });\n'}canvas.style({ fill: '#3a8391' });\n${lines}`;
   return sketchOfLines([...shared, drawn].join('\n'), 'ts example 160x90', names);
 }

@@ -148,8 +148,11 @@ function whyHidden(item: Item, box: Box, canvas: Box, share: SeenShare | undefin
   if (box.bottom + reach <= canvas.top || box.top - reach >= canvas.bottom) return 'off the canvas';
   if (share === undefined) return undefined;
   if (share.painted) return share.seen === 0 ? 'covered' : undefined;
-  if (!isColored(fill) && !isColored(stroke?.paint)) return 'no paint';
-  return isClipped(item.group) ? 'clipped away' : 'too small';
+  const paints = [fill, stroke?.paint].filter((paint) => paint !== undefined);
+  if (paints.every((paint) => typeof paint === 'number' && alphaOf(paint) === 0)) return 'no paint';
+  if (isClipped(item.group)) return 'clipped away';
+  // What is in a gradient or a picture nobody looked at: most likely there is nothing to be seen in it.
+  return paints.some((paint) => typeof paint === 'number') ? 'too small' : 'no paint';
 }
 
 /** Whether an outline holds nothing: a stroke makes something of a line without an area, and round ends of a point. */
@@ -157,11 +160,6 @@ function isWithoutSize({ stroke }: Item, box: Box, share: SeenShare | undefined)
   const [width, height] = [box.right - box.left, box.bottom - box.top];
   if (!(width > 0 || height > 0)) return share?.painted !== true && (stroke === undefined || share !== undefined);
   return stroke === undefined && (width === 0 || height === 0);
-}
-
-/** Whether it is painted in a color that shows; of a gradient or a picture nobody looked. */
-function isColored(paint: ItemPaint | undefined): boolean {
-  return typeof paint === 'number' && alphaOf(paint) > 0;
 }
 
 function isClipped(group: Group | undefined): boolean {
