@@ -27,7 +27,7 @@ const arrows = {
   checks: ['geometry', 'paint', 'frame', 'canvas', 'chance', 'text', 'surfaces', 'sketch', 'review'],
   browser: ['geometry', 'paint', 'canvas', 'frame', 'motion', 'sketch', 'surfaces', 'review'],
   testing: ['paint', 'sketch', 'review', 'node'],
-  node: ['geometry', 'paint', 'frame', 'sketch', 'surfaces', 'formats', 'text', 'canvas', 'review', 'checks'],
+  node: ['geometry', 'paint', 'frame', 'chance', 'sketch', 'surfaces', 'formats', 'text', 'canvas', 'review', 'checks'],
 };
 const everywhere = ['schema', 'maths'];
 const library = 'packages/frame-juggler/src';

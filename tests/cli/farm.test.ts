@@ -30,6 +30,8 @@ const folder = temporaryFolder({
   'film.ts': sketch(''),
   'wakes.ts': sketch('carry: 0.7,'),
   'fails.ts': sketch('', "if (frame === 57) throw new Error('a squall came up');"),
+  // Each step leaves a mark, to be counted.
+  'slow.ts': sketch('').replace('step(state) {', "step(state) { busy(30); process.stderr.write('*');"),
   'busy.ts': 'export function busy(ms: number) { const end = Date.now() + ms; while (Date.now() < end); }',
   'log.json': '{"radius": 6}',
 });
@@ -153,6 +155,20 @@ describe('a farm', () => {
     expect([await second.ended, second.said]).toEqual([0, expect.stringContaining('Ferries')]);
     await run(['render', 'film.ts', '-o', 'one.y4m', ...how]).ended;
     expect(readFileSync(at(to)).equals(readFileSync(at('one.y4m')))).toBe(true);
+  }, 120_000);
+
+  test('goes ahead and leaves checkpoints, so that no worker steps from the first frame', async () => {
+    const how = ['--frames', '110..149'];
+    const job = run(['render', 'slow.ts', '-o', 'slow.farm/%03d.png', ...how, ...farm(), '--checkpoints']);
+    const kept = (): number[] =>
+      readdirSync(at('store'), { recursive: true }).map((name) => Number(/(\d+)\.state$/.exec(String(name))?.[1] ?? 0));
+    while (kept().filter((frame) => frame > 60).length < 2) await new Promise((resolve) => setTimeout(resolve, 50));
+    const worker = startWorker();
+    expect([await job.ended, job.said]).toEqual([0, expect.stringContaining('Ferries, frames 110 to 149')]);
+    await run(['render', 'slow.ts', '-o', 'slow.one/%03d.png', ...how]).ended;
+    expect(filesOf('slow.farm')).toEqual(filesOf('slow.one'));
+    expect(worker.said.split('*').length).toBeLessThan(110);
+    expect(readdirSync(at('store'))).toEqual([]);
   }, 120_000);
 
   test('hands over through object storage, and works in a queue with a password', async () => {

@@ -1,22 +1,22 @@
 import { readFile, stat } from 'node:fs/promises';
-import { randomInt } from 'node:crypto';
+import { createHash, randomInt } from 'node:crypto';
 import path from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { fitDials, parseDial, readTrack, type InputTrack, type LoadListener, type Sketch } from 'frame-juggler';
 import { describe, dialFile, readDialFile, type RenderOptions } from 'frame-juggler/node';
 import type { RunArguments } from './arguments.ts';
 import { SketchError } from './errors.ts';
-import { load } from './load.ts';
+import { filesRead, load } from './load.ts';
 
 /** What of a render's options chooses its run. */
-type RunSettings = Pick<
-  RenderOptions,
-  'seed' | 'width' | 'height' | 'density' | 'dials' | 'input' | 'onLoad' | 'source'
->;
+type RunSettings = Pick<RenderOptions, 'seed' | 'width' | 'height' | 'density' | 'dials' | 'input' | 'onLoad'>;
 
 /** A sketch file, and its run as a command's options choose it. */
 export interface OpenSketch {
   readonly sketch: Sketch;
   readonly settings: RunSettings;
+  /** A fingerprint of all that its frames follow from: its file, what that imports, its assets, recorded input. */
+  source(): Promise<string>;
   /** What is to be said of it: which kept dials it has no use for. */
   readonly notes: readonly string[];
 }
@@ -39,9 +39,19 @@ export async function openSketch(file: string, given: RunArguments, onLoad: Load
       dials,
       ...(input !== undefined && { input: input.track }),
       onLoad,
-      source: Buffer.concat([await readFile(file), Buffer.from(input?.text ?? '')]),
     },
+    source: () => sourceOf(file, sketch, input?.text ?? ''),
   };
+}
+
+async function sourceOf(file: string, sketch: Sketch, input: string): Promise<string> {
+  const assets = Object.values(sketch.assets).filter(({ url }) => url.protocol === 'file:');
+  const others = new Set([...(await filesRead()), ...assets.map(({ url }) => fileURLToPath(url))]);
+  others.delete(path.resolve(file));
+  const hash = createHash('sha256').update(await readFile(file)).update(input); // prettier-ignore
+  // By their order and not by their names: a project may be moved.
+  for (const each of [...others].sort()) hash.update(await readFile(each));
+  return hash.digest('hex');
 }
 
 /** The seed that was asked for; a new one where that was. */

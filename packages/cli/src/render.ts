@@ -33,6 +33,7 @@ interface RenderArguments extends RunArguments, ReportArguments {
   shard?: [number, number];
   resume?: boolean;
   overwrite?: boolean;
+  checkpoints?: string | true;
   queue?: string | true;
   store?: string;
 }
@@ -57,6 +58,9 @@ export function renderCommand(): Command {
     .addOption(new Option('--resume', 'makes only the missing frames of a sequence'))
     .addOption(new Option('--overwrite', 'replaces frames of another run').conflicts('resume'))
     .addOption(countOption('--threads <n>', 'threads that draw (default: one per core)'))
+    .addOption(
+      new Option('--checkpoints [folder]', 'keeps the state now and then: far frames need no steps from frame 0'),
+    )
     .addOption(shardOption())
     .addOption(farmOption().conflicts(['shard', 'resume']))
     .addOption(storeOption())
@@ -88,7 +92,8 @@ export async function renderFile(file: string, output: string, options: RenderAr
   const progress = new Progress('frames', options.quiet === true);
   try {
     const farm = farmOf(options);
-    const handed = { ...handedOn(options, chosen), ...(farm !== undefined && { farm }) };
+    const checkpoints = farm === undefined ? folderFor(options) : undefined;
+    const handed = { ...handedOn(options, chosen), ...handedOn({ farm, checkpoints }, ['farm', 'checkpoints']) };
     return await runJob({ name: 'render', file, output, run: options, options: handed }, progress);
   } finally {
     progress.end();
@@ -115,12 +120,19 @@ function bits(text: string): 8 | 16 {
   throw new InvalidArgumentError('Expected 8 or 16.');
 }
 
-function farmOf({ queue, store }: RenderArguments): Farm | undefined {
+function folderFor({ checkpoints }: RenderArguments): string | undefined {
+  if (checkpoints !== true) return checkpoints;
+  throw new SketchError({ problem: '--checkpoints has no folder to keep them in', expected: 'expected --checkpoints FOLDER; only with --queue they are kept in its store' }); // prettier-ignore
+}
+
+function farmOf({ queue, store, checkpoints }: RenderArguments): Farm | undefined {
   if (queue === undefined) return undefined;
   const address = queue === true ? process.env[queueVariable] : queue;
   if (address === undefined)
     throw new SketchError({ problem: `--queue has no address, nor has ${queueVariable}`, expected: 'expected redis://HOST' }); // prettier-ignore
-  if (store !== undefined) return { queue: address, store };
+  if (typeof checkpoints === 'string')
+    throw new SketchError({ problem: 'with --queue, checkpoints are kept in its store', expected: 'expected --checkpoints without a folder' }); // prettier-ignore
+  if (store !== undefined) return { queue: address, store, checkpoints: checkpoints === true };
   throw new SketchError({
     problem: '--queue needs a place where machines hand over what they made',
     expected: 'expected --store FOLDER, or --store s3://BUCKET/PREFIX',

@@ -1,10 +1,10 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { hostname } from 'node:os';
 import { asSketchError } from '../errors.ts';
-import { ChunkRenderer, TookTooLong } from 'frame-juggler/node';
+import { CheckpointMismatch, ChunkRenderer, TookTooLong } from 'frame-juggler/node';
 import { load, readyToLoad } from '../load.ts';
 import { names, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
-import { openStore } from './store.ts';
+import { folderOf, openStore } from './store.ts';
 
 /* The thread of a worker in which one film's sketch runs: chunk after chunk, as they are handed to it. */
 
@@ -31,14 +31,16 @@ const { file, film, order, store: place, threads } = workerData as ChunkThreadDa
 
 async function open(): Promise<(chunk: ChunkOrder) => Promise<ChunkFacts>> {
   readyToLoad();
-  const sketch = await load(file);
   const store = await openStore(place);
-  const renderer = new ChunkRenderer(sketch, order.to, {
-    ...order.options,
-    ...(threads !== undefined && { threads }),
-    source: Buffer.from(order.source, 'base64'),
-    timeLimit: order.patience,
-  });
+  const openRenderer = async (): Promise<ChunkRenderer> =>
+    new ChunkRenderer(await load(file), order.to, {
+      ...order.options,
+      ...(threads !== undefined && { threads }),
+      source: order.source,
+      checkpoints: folderOf(store, names.checkpoints(film)),
+      timeLimit: order.patience,
+    });
+  let renderer = await openRenderer();
   // One is rendered after the other; the next need not wait until the one before is stored.
   let turn: Promise<unknown> = Promise.resolve();
   return async ({ frames, upon }) => {
@@ -46,9 +48,18 @@ async function open(): Promise<(chunk: ChunkOrder) => Promise<ChunkFacts>> {
     const under = upon ? await store.get(names.picture(film, first - 1)) : undefined;
     const onFrame = (done: number): void => tell({ first, type: 'progress', done });
     let began = 0;
-    const rendered = turn.then(() => {
+    const rendered = turn.then(async () => {
       began = performance.now();
-      return renderer.render(frames, { onFrame, ...(under !== undefined && { under }) });
+      const options = { onFrame, ...(under !== undefined && { under }) };
+      try {
+        return await renderer.render(frames, options);
+      } catch (error) {
+        if (!(error instanceof CheckpointMismatch)) throw error;
+        // What the sketch remembers by itself is wrong now: loaded anew, it begins from the first frame.
+        await renderer.close();
+        renderer = await openRenderer();
+        return renderer.render(frames, options);
+      }
     });
     turn = rendered.catch(() => undefined);
     const { bytes, picture, before, after } = await rendered;

@@ -1,27 +1,31 @@
 import { stat } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import path from 'node:path';
-import type { Sketch } from 'frame-juggler';
-import { SketchError } from '../errors.ts';
+import type { RunCall, Sketch } from 'frame-juggler';
+import { asSketchError, SketchError } from '../errors.ts';
 import {
   ChunkJoiner,
   framesLeftBy,
+  keepCheckpoints,
   Stopped,
   type ChunkOptions,
   type JoinOptions,
   type Rendered,
+  type Store,
 } from 'frame-juggler/node';
 import { handedOn } from '../handed-on.ts';
 import { hidden, keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
 import { names, readJson, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { fingerprintOf, gather, sendParcel } from './parcel.ts';
 import { Planner } from './planner.ts';
-import { openStore, type Store } from './store.ts';
+import { folderOf, openStore } from './store.ts';
 
 /** Where a film is rendered. */
 export interface Farm {
   readonly queue: string;
   readonly store: string;
+  /** Whether the run is kept on its way, so that no worker need step from the first frame. */
+  readonly checkpoints: boolean;
 }
 
 export interface FarmJob {
@@ -31,10 +35,13 @@ export interface FarmJob {
   readonly code: readonly string[];
   readonly to: string;
   readonly farm: Farm;
-  readonly options: ChunkOptions & Pick<JoinOptions, 'overwrite' | 'onNote' | 'onProcess'>;
+  readonly options: Omit<ChunkOptions, 'source' | 'checkpoints'> &
+    Pick<JoinOptions, 'overwrite' | 'onNote' | 'onProcess'> & { readonly source: string };
   readonly patience: number;
   readonly signal: AbortSignal;
   readonly onProgress: (done: number, total: number) => void;
+  /** Called where the sketch's own functions are called here. */
+  readonly onCall: (call: RunCall | undefined) => void;
   /** Told where no worker is there yet. */
   readonly onAlone: (text: string) => void;
 }
@@ -58,7 +65,14 @@ export async function renderOnFarm(job: FarmJob): Promise<Rendered> {
         throw new SketchError({ problem: `${to} holds one frame, which no farm makes sooner`, expected: 'expected it without --queue' }); // prettier-ignore
       const film = await sendFilm(job, store, joiner);
       const chunks = new Chunks({ link, store, film, joiner, job });
-      await chunks.renderAll();
+      await goingAhead(
+        job,
+        store,
+        film,
+        joiner,
+        (error) => chunks.fail(error),
+        () => chunks.renderAll(),
+      );
       if (signal.aborted)
         throw new Stopped(`What is rendered waits in ${farm.store}: the same command goes on with it`);
       await joiner.finish();
@@ -75,6 +89,36 @@ export async function renderOnFarm(job: FarmJob): Promise<Rendered> {
   }
 }
 
+/** While a film is rendered, steps its sketch through to its end, if asked for, and leaves checkpoints for the workers. */
+async function goingAhead(
+  { sketch, options, farm, signal, onCall }: FarmJob,
+  store: Store,
+  film: string,
+  { frames, seed }: ChunkJoiner,
+  fail: (error: SketchError) => void,
+  work: () => Promise<void>,
+): Promise<void> {
+  if (!farm.checkpoints) return work();
+  const over = new AbortController();
+  const kept = keepCheckpoints(sketch, {
+    ...handedOn(options, ['width', 'height', 'dials', 'input', 'source', 'onNote']),
+    source: options.source,
+    seed,
+    frames,
+    checkpoints: folderOf(store, names.checkpoints(film)),
+    signal: AbortSignal.any([signal, over.signal]),
+    onCall,
+  }).catch((error: unknown) => {
+    if (!signal.aborted && !over.signal.aborted) fail(asSketchError(error));
+  });
+  try {
+    await work();
+  } finally {
+    over.abort();
+    await kept;
+  }
+}
+
 /** Puts a film into the store; gives the name that all of it has there. */
 async function sendFilm(job: FarmJob, store: Store, joiner: ChunkJoiner): Promise<string> {
   const { parcel, read } = await gather(job.file, job.sketch, job.code);
@@ -86,7 +130,7 @@ async function sendFilm(job: FarmJob, store: Store, joiner: ChunkJoiner): Promis
     parcel,
     to: path.basename(job.to),
     options: { ...chosen, seed: joiner.seed, frames: joiner.frames },
-    source: Buffer.from(job.options.source as Uint8Array).toString('base64'),
+    source: job.options.source,
     patience: job.patience,
   };
   const bytes = toJson(order);
@@ -129,6 +173,12 @@ class Chunks {
     this.queue = new link.bull.Queue(queueName, { connection: link.connect() });
     this.queue.on('error', () => undefined);
     this.planner = new Planner(joiner.frames, framesLeftBy(joiner.carry, means.job.options.bits));
+  }
+
+  /** Ends the work with an error from elsewhere. */
+  fail(error: SketchError): void {
+    this.failure ??= error;
+    this.wake();
   }
 
   /** Has all chunks rendered and put together, in order; returns early once the job is stopped. */

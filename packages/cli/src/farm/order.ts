@@ -12,7 +12,7 @@ export interface FilmOrder {
     ChunkOptions,
     'seed' | 'width' | 'height' | 'density' | 'dials' | 'frames' | 'format' | 'chroma' | 'bits' | 'input'
   >;
-  /** What tells the run from others, as base64. */
+  /** What tells the run from others. */
   readonly source: string;
   /** Seconds that one frame may take. */
   readonly patience: number;
@@ -42,6 +42,8 @@ export const names = {
   chunks: (film: string) => `${film}/chunks/`,
   facts: (film: string, frames: readonly [number, number]) => `${names.chunks(film)}${stretch(frames)}.json`,
   bytes: (film: string, frames: readonly [number, number]) => `${names.chunks(film)}${stretch(frames)}.frames`,
+  /** Where runs are kept on their way, so that a chunk need not step from the first frame. */
+  checkpoints: (film: string) => `${film}/checkpoints/`,
   /** The last picture of the chunk that ends with a frame. */
   picture: (film: string, frame: number) => `${names.chunks(film)}${frame}.picture`,
 };

@@ -4,8 +4,8 @@ import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Sketch } from 'frame-juggler';
+import type { Store } from 'frame-juggler/node';
 import { SketchError } from '../errors.ts';
-import type { Store } from './store.ts';
 
 /** A sketch with all that it is made of, as it goes to other machines: names of files, and fingerprints of what they hold. */
 export interface Parcel {

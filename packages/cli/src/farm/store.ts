@@ -1,21 +1,7 @@
-import { randomUUID } from 'node:crypto';
-import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
-import path from 'node:path';
 import type { S3Client } from '@aws-sdk/client-s3';
 import { SketchError } from '../errors.ts';
-import { describe } from 'frame-juggler/node';
+import { openFolder, type Store } from 'frame-juggler/node';
 import { optionalPackage } from './optional.ts';
-
-/** A place that all machines of a farm reach: what is put there under a name is there whole, or not at all. */
-export interface Store {
-  put(name: string, bytes: Uint8Array): Promise<void>;
-  /** Undefined where nothing has that name. */
-  get(name: string): Promise<Uint8Array | undefined>;
-  /** The names that begin so. */
-  list(prefix: string): Promise<string[]>;
-  /** Takes away everything whose name begins so. */
-  remove(prefix: string): Promise<void>;
-}
 
 /**
  * Opens a store: a folder that all machines share, or `s3://BUCKET/PREFIX` for object storage.
@@ -25,43 +11,16 @@ export async function openStore(place: string): Promise<Store> {
   if (place.startsWith('s3://')) return openBucket(place);
   if (/^\w+:\/\//.test(place))
     throw new SketchError({ problem: `${place} is no store`, expected: 'expected a folder, or s3://BUCKET/PREFIX' });
-  return openFolder(path.resolve(place), place);
+  return openFolder(place);
 }
 
-async function openFolder(folder: string, place: string): Promise<Store> {
-  const guarded = async <T>(work: () => Promise<T>): Promise<T> => {
-    try {
-      return await work();
-    } catch (error) {
-      throw new SketchError({ problem: `the store ${place} cannot be used: ${describe(error, place)}` });
-    }
-  };
-  if (!(await stat(folder).then((found) => found.isDirectory(), () => false))) // prettier-ignore
-    throw new SketchError({ problem: `the store ${place} is not a folder that is there`, expected: 'expected one that all machines share' }); // prettier-ignore
-  const fileOf = (name: string): string => path.join(folder, name);
-  const isMissing = (error: unknown): boolean => (error as NodeJS.ErrnoException).code === 'ENOENT';
+/** A folder of a store, as a store of its own. */
+export function folderOf(store: Store, folder: string): Store {
   return {
-    put: (name, bytes) =>
-      guarded(async () => {
-        const file = fileOf(name);
-        const unfinished = `${file}.${randomUUID()}.unfinished`;
-        await mkdir(path.dirname(file), { recursive: true });
-        try {
-          await writeFile(unfinished, bytes);
-          await rename(unfinished, file);
-        } catch (error) {
-          await rm(unfinished, { force: true });
-          throw error;
-        }
-      }),
-    get: (name) =>
-      guarded(() => readFile(fileOf(name)).catch((error) => (isMissing(error) ? undefined : Promise.reject(error)))),
-    list: (prefix) =>
-      guarded(async () => {
-        const entries = await readdir(fileOf(prefix)).catch((error) => (isMissing(error) ? [] : Promise.reject(error)));
-        return entries.filter((entry) => !entry.endsWith('.unfinished')).map((entry) => prefix + entry);
-      }),
-    remove: (prefix) => guarded(() => rm(fileOf(prefix), { recursive: true, force: true })),
+    put: (name, bytes) => store.put(folder + name, bytes),
+    get: (name) => store.get(folder + name),
+    list: async (inside) => (await store.list(folder + inside)).map((name) => name.slice(folder.length)),
+    remove: (name) => store.remove(folder + name),
   };
 }
 

@@ -4,12 +4,13 @@ import { hostname, tmpdir } from 'node:os';
 import path from 'node:path';
 import { Worker as Thread } from 'node:worker_threads';
 import { randomUUID } from 'node:crypto';
+import type { Store } from 'frame-juggler/node';
 import { SketchError } from '../errors.ts';
 import type { ChunkThreadData, ChunkThreadMessage } from './chunk-thread.ts';
 import { keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
 import { names, readJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { unpackParcel } from './parcel.ts';
-import { openStore, type Store } from './store.ts';
+import { openStore } from './store.ts';
 
 export interface WorkOptions {
   readonly queue: string;

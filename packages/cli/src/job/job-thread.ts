@@ -3,6 +3,7 @@ import { parentPort } from 'node:worker_threads';
 import { explanationLines } from 'frame-juggler';
 import {
   check,
+  CheckpointMismatch,
   compare,
   explain,
   isPictureFile,
@@ -44,21 +45,30 @@ type Job<Name extends JobName> = (request: JobRequest<Name>) => Promise<Jobs[Nam
 
 const jobs: { [Name in JobName]: Job<Name> } = {
   async render({ file, run, output, options }) {
-    const { sketch, settings } = await open(file, run);
+    const { sketch, settings, source } = await open(file, run);
     const onProcess = (pid: number): void => tell({ type: 'process', pid });
     const onNote = (text: string): void => tell({ type: 'note', text });
     const { farm, ...rest } = options;
-    const all = { ...settings, ...rest, onProcess, onNote };
-    if (farm === undefined) return render(sketch, { to: output!, ...all, ...watched });
+    const all = { ...settings, ...rest, source: await source(), onProcess, onNote };
+    if (farm === undefined) {
+      try {
+        return await render(sketch, { to: output!, ...all, ...watched });
+      } catch (error) {
+        if (!(error instanceof CheckpointMismatch)) throw error;
+        // What the sketch remembers by itself is wrong now: loaded anew, it begins from the first frame.
+        const fresh = await openSketch(file, run, () => undefined);
+        const { checkpoints: _, resume: __, ...rest } = all;
+        return render(fresh.sketch, { to: output!, ...rest, ...watched });
+      }
+    }
     const { renderOnFarm } = await import('../farm/head.ts');
     const patience = run.patience ?? 10;
-    const { signal, onProgress } = watched;
     const onAlone = (text: string): void => tell({ type: 'waiting', text });
-    return renderOnFarm({ file, sketch, code: await filesRead(), to: output!, farm, options: all, patience, signal, onProgress, onAlone }); // prettier-ignore
+    return renderOnFarm({ ...watched, file, sketch, code: await filesRead(), to: output!, farm, options: all, patience, onAlone }); // prettier-ignore
   },
   async strip({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);
-    return strip(sketch, { to: output!, ...settingsOnly(settings), ...options, ...watched });
+    return strip(sketch, { to: output!, ...settings, ...options, ...watched });
   },
   async pack({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);
@@ -68,7 +78,7 @@ const jobs: { [Name in JobName]: Job<Name> } = {
   async explain({ file, run, output, options: { as, width, whole, ...options } }) {
     const { sketch, settings } = await open(file, run);
     const found = await explain(sketch, {
-      ...settingsOnly(settings),
+      ...settings,
       ...options,
       ...watched,
       ...(output !== undefined && { output }),
@@ -78,24 +88,19 @@ const jobs: { [Name in JobName]: Job<Name> } = {
   },
   async check({ file, run, options }) {
     const { sketch, settings } = await open(file, run);
-    return check(sketch, { ...settingsOnly(settings), ...options, ...watched });
+    return check(sketch, { ...settings, ...options, ...watched });
   },
   async compare({ file, run, output, options: { other = file, frame, otherFrame = frame, otherSeed, ...options } }) {
     const sideOf = async (name: string, settled: RunArguments, at: number | undefined): Promise<Compared> => {
       if (isPictureFile(name)) return { picture: await readPictureFile(name), name };
       const { sketch, settings } = await open(name, settled);
-      return { sketch, ...settingsOnly(settings), ...(at !== undefined && { frame: at }), ...watched };
+      return { sketch, ...settings, ...(at !== undefined && { frame: at }), ...watched };
     };
     const one = await sideOf(file, run, frame);
     const two = await sideOf(other, otherSeed === undefined ? run : { ...run, seed: otherSeed }, otherFrame);
     return compare(one, two, { ...options, ...(output !== undefined && { output }) });
   },
 };
-
-/** Only `render` needs the source, for its fingerprint. */
-function settingsOnly({ source: _, ...settings }: OpenSketch['settings']): Omit<OpenSketch['settings'], 'source'> {
-  return settings;
-}
 
 async function open(file: string, run: RunArguments): Promise<OpenSketch> {
   calls.begin('load');

@@ -1,5 +1,5 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { xoroshiro128plus, xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus';
 import { fail } from '../error.ts';
 import { hsl, type Color } from '../paint/color.ts';
 import { anything, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
@@ -72,11 +72,41 @@ const count = whole(0);
 const filledList = listOf(anything, 'things to pick from', 1);
 const list = listOf(anything, 'things');
 
+type Generator = ReturnType<typeof xoroshiro128plus>;
+
+/** Where a stream of random numbers has come to: the same state goes on with the same values. */
+export interface RandomState {
+  readonly seed: string | number;
+  readonly state: readonly number[];
+}
+
+/** Under it a stream tells what it draws from, to whoever keeps where it has come to. */
+const origin = Symbol('origin');
+interface Stream extends Random {
+  readonly [origin]: { readonly seed: string | number; readonly generator: Generator };
+}
+
 /** Random numbers from a seed: any finite number or text. @throws SketchError where it is neither */
 export function seededRandom(seed: string | number): Random {
   const generator = xoroshiro128plus(hash(String(readSeed('seededRandom', seed))));
   // The generator's first values still show how alike two seeds are.
   for (let i = 0; i < 8; i++) generator.next();
+  return randomOf(seed, generator);
+}
+
+/** Where a stream has come to; undefined for what is none. */
+export function stateOfRandom(random: unknown): RandomState | undefined {
+  if (typeof random !== 'object' || random === null || !(origin in random)) return undefined;
+  const { seed, generator } = (random as Stream)[origin];
+  return { seed, state: generator.getState() };
+}
+
+/** A stream that goes on from where another has come to. */
+export function randomFrom({ seed, state }: RandomState): Random {
+  return randomOf(seed, xoroshiro128plusFromState(state));
+}
+
+function randomOf(seed: string | number, generator: Generator): Stream {
   const unit = (): number => uniformFloat64(generator);
   const within = (range: Range): number => {
     const [lo, hi] = bothOf(range);
@@ -84,6 +114,7 @@ export function seededRandom(seed: string | number): Random {
   };
 
   return {
+    [origin]: { seed, generator },
     between(lo, hi) {
       const from = finite.read('random.between', 'lo', lo);
       return from + (finite.read('random.between', 'hi', hi) - from) * unit();

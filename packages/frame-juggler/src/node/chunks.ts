@@ -7,6 +7,8 @@ import type { Bits } from '../surfaces/raster/engine.ts';
 import type { KeptPixels } from '../surfaces/raster/surface.ts';
 import { callable, toggle } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
+import { checkpointPlace, checkpointsFor } from './checkpoints/index.ts';
+import type { Checkpoints } from './checkpoints/checkpoints.ts';
 import { DrawPool } from './draw-pool.ts';
 import { filmTable, openFilm, type Film } from './film.ts';
 import { bitsOf } from './draw.ts';
@@ -29,9 +31,14 @@ import { runSettingsTable } from './run-settings.ts';
 const pack = promisify(deflate);
 const unpack = promisify(inflate);
 
-const chunkOptions = schemaOf({ ...runSettingsTable, ...filmTable }, "{ format: 'png', frames: [0, 599] }");
+const chunkTable = {
+  ...filmTable,
+  /** A folder (or a store) with checkpoints, as `keepCheckpoints` makes them: a chunk need not step from the first frame. */
+  checkpoints: optional(checkpointPlace),
+};
+const chunkOptions = schemaOf({ ...runSettingsTable, ...chunkTable }, "{ format: 'png', frames: [0, 599] }");
 /** The film that a chunk is of: the same for all of its chunks. */
-export type ChunkOptions = Options<typeof runSettingsTable & typeof filmTable>;
+export type ChunkOptions = Options<typeof runSettingsTable & typeof chunkTable>;
 
 const joinTable = {
   ...filmTable,
@@ -72,6 +79,7 @@ export function framesLeftBy(carry: number, bits: Bits = 8): number {
 export class ChunkRenderer {
   private readonly film: Film;
   private readonly pool: DrawPool;
+  private readonly checkpoints: () => Promise<Checkpoints | undefined>;
 
   /**
    * @param to the name of what the film becomes: nothing is written there
@@ -82,6 +90,8 @@ export class ChunkRenderer {
     this.film = openFilm(sketch, to, read);
     const [first, last] = this.film.frames;
     this.pool = new DrawPool(threadsFor(last - first + 1, this.film.setting, read.threads));
+    let opened: Promise<Checkpoints | undefined> | undefined;
+    this.checkpoints = () => (opened ??= checkpointsFor(this.film.run, read, { readOnly: true }));
   }
 
   /**
@@ -119,6 +129,7 @@ export class ChunkRenderer {
       signal,
       onFrame,
       under: await this.standOn(frames[0], under),
+      checkpoints: await this.checkpoints(),
       onEnds: isDrawn ? (frame, pixels) => Promise.resolve(void ends.set(frame, pixels)) : undefined,
     });
     signal?.throwIfAborted();

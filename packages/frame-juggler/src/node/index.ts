@@ -4,6 +4,11 @@ export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './loa
 export { render, Stopped, whatIsThere } from './render.ts';
 export { ChunkJoiner, ChunkRenderer, framesLeftBy } from './chunks.ts';
 export type { Chunk, ChunkOptions, JoinOptions } from './chunks.ts';
+export { keepCheckpoints } from './checkpoints/keep.ts';
+export type { KeepOptions } from './checkpoints/keep.ts';
+export { CheckpointMismatch } from './checkpoints/mismatch.ts';
+export { openFolder } from './store.ts';
+export type { Store } from './store.ts';
 export { drawFrames } from './draw-frames.ts';
 export type { DrawnFrame, DrawOptions } from './draw-frames.ts';
 export { TookTooLong } from './time-limit.ts';

@@ -4,6 +4,7 @@ import { loadForm } from '../surfaces/raster/forms.ts';
 import { RasterSurface, type KeptPixels } from '../surfaces/raster/surface.ts';
 import { BandedDrawing } from './banded-drawing.ts';
 import { bitsOf, withWords, type DrawTask, type Product } from './draw.ts';
+import type { Checkpoints } from './checkpoints/checkpoints.ts';
 import type { DrawPool } from './draw-pool.ts';
 import type { Output, Products } from './outputs/output.ts';
 import { VisibleFrames } from './visible-frames.ts';
@@ -19,6 +20,8 @@ export interface RenderOptions {
   readonly onFrame: (done: number) => void;
   /** What the first frame stands on under a carry; all the frames before it if left out. */
   readonly under?: Under | undefined;
+  /** From which the run goes on where they are nearer, and which it keeps on its way. */
+  readonly checkpoints?: Checkpoints | undefined;
   /** Called with each picture as it is kept, of the frame before the first and of the last. */
   readonly onEnds?: ((frame: number, pixels: Uint8Array) => Promise<void>) | undefined;
 }
@@ -80,10 +83,12 @@ async function* tasksOf(
   output: Output,
   options: RenderOptions,
 ): AsyncGenerator<{ frame: number; work: Work | undefined; isEnd?: true }, undefined> {
-  const { frames, products, onEnds } = options;
+  const { frames, products, onEnds, checkpoints } = options;
   const [first, last] = frames;
   const drawing = await drawingOf(run, options);
   const { carry } = run.sketch;
+  const begins = firstNeeded(run, first, options.under);
+  if (begins !== undefined) await checkpoints?.bring(begins);
   const standsOn = onEnds !== undefined && run.frameAfterRounds(first) > 0;
   if (standsOn && options.under !== undefined && 'early' in options.under) {
     await drawing.to(first - 1);
@@ -94,11 +99,20 @@ async function* tasksOf(
     // Under a carry later frames stand on this one, even if its file is there.
     if (isThere && carry === 0) yield { frame, work: undefined };
     else {
+      if (carry === 0) await checkpoints?.bring(frame);
       await drawing.to(frame);
+      await checkpoints?.passed();
       yield { frame, work: isThere ? undefined : drawing.task(products(frame)) };
     }
   }
   if (onEnds !== undefined) yield { frame: last, work: drawing.task({ type: 'kept' }), isEnd: true };
+}
+
+/** Under a carry: the frame from which on all are drawn for the first picture; undefined for the very first. */
+function firstNeeded(run: Run, first: number, under: Under | undefined): number | undefined {
+  if (run.sketch.carry === 0 || under === undefined) return undefined;
+  const shown = run.frameAfterRounds(first);
+  return Math.max(0, shown - 1 - ('early' in under ? under.early : 0));
 }
 
 /** Draws frame after frame, and gives the tasks of making something of them. */

@@ -7,6 +7,8 @@ import { callable, kindOf, toggle } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
+import type { Checkpoints } from './checkpoints/checkpoints.ts';
+import { checkpointPlace, checkpointsFor } from './checkpoints/index.ts';
 import { DrawPool } from './draw-pool.ts';
 import { filmTable, openFilm } from './film.ts';
 import { loadSketch } from './load-sketch.ts';
@@ -38,6 +40,11 @@ const renderTable = {
   /** Where it goes: a file by its name, `-` for standard output, `frames/%04d.png`, or a stream. By default in memory. */
   to: optional(destination),
   ...filmTable,
+  /**
+   * A folder (or a store) for checkpoints: the state every now and then, so that a far frame need not step from the first
+   * one next time. Only where the state is plain data; `source` must tell when the sketch has changed.
+   */
+  checkpoints: optional(checkpointPlace),
   /** Keeps the frames of a sequence that are there already. */
   resume: optional(toggle, false),
   /** Replaces frames of a sequence that belong to another run. */
@@ -129,6 +136,7 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
       expected: 'expected an output like frames/%04d.png',
     });
   const { run, target, frames, setting, products } = openFilm(sketch, output, read);
+  const checkpoints = await checkpointsOf(run, read);
   const total = frames[1] - frames[0] + 1;
   const pool = new DrawPool(threadsFor(total, setting, read.threads));
   const opened = await openOutput(target, setting, read, pool);
@@ -138,7 +146,7 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
     read.onProgress?.(count, total);
   };
   try {
-    await renderFrames(run, opened, { frames, products, pool, signal: read.signal, onFrame });
+    await renderFrames(run, opened, { frames, products, pool, signal: read.signal, onFrame, checkpoints });
     if (read.signal?.aborted === true) throw new Stopped(whatIsThere(output, frames[0], done));
     await opened.finish();
     if (read.onNote !== undefined) await tellNotes(run, read.onNote);
@@ -157,6 +165,12 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
   const name = typeof output === 'string' ? output : undefined;
   const bytes = name === undefined ? undefined : (await stat(name).catch(() => undefined))?.size;
   return { output: name, title, frames: setting.frames, count: total, width, height, frameRate, seed, bytes };
+}
+
+async function checkpointsOf(run: Run, read: Read): Promise<Checkpoints | undefined> {
+  if (read.checkpoints === undefined || run.sketch.carry === 0) return checkpointsFor(run, read);
+  read.onNote?.('no checkpoints: under a carry each picture stands on all those before it');
+  return undefined;
 }
 
 async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void> {

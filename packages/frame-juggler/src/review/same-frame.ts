@@ -1,7 +1,14 @@
 import type { Frame } from '../frame/frame.ts';
 
-/** The parts of two frames that are compared: everything except the source lines of items. */
-function parts({ columns, path, matrices, order, sources: _, ...rest }: Frame): [unknown, ArrayLike<number>[]] {
+/** The parts of a frame that tell it from others: everything except the source lines of items. */
+export function comparedParts({
+  columns,
+  path,
+  matrices,
+  order,
+  sources: _,
+  ...rest
+}: Frame): [unknown, ArrayLike<number>[]] {
   const { source: _source, ...others } = columns;
   const { pictures, ...plain } = rest;
   return [
@@ -12,8 +19,8 @@ function parts({ columns, path, matrices, order, sources: _, ...rest }: Frame): 
 
 /** Whether two frames hold the same items, painted the same way. */
 export function isSameFrame(one: Frame, other: Frame): boolean {
-  const [plain, lists] = parts(one);
-  const [otherPlain, otherLists] = parts(other);
+  const [plain, lists] = comparedParts(one);
+  const [otherPlain, otherLists] = comparedParts(other);
   return (
     lists.every((list, i) => isSameList(list, otherLists[i])) && JSON.stringify(plain) === JSON.stringify(otherPlain)
   );

@@ -20,6 +20,14 @@ export interface RunCall {
   readonly name: 'load' | 'start' | 'step' | 'paint';
 }
 
+/** Where a run stands between two frames: together with its sketch, seed, size and dials, all that later frames follow from. */
+export interface Checkpoint {
+  readonly frame: number;
+  readonly state: unknown;
+  /** What the next `step` draws from. */
+  readonly random: Random;
+}
+
 const runTable = {
   /** The seed of `random` and `noise`; by default the sketch's own. */
   seed: optional(whole(0)),
@@ -59,6 +67,7 @@ function isHost(value: unknown): boolean {
 const noHost: AssetHost = { read: () => Promise.reject(new Error('this host reads no files')) };
 const sketchKind = kindOf<Sketch>('what defineSketch gives', isSketch, 'is not a sketch');
 const frameNumber = whole(0);
+const startsFirst = 'await run.goTo(0) before';
 
 /**
  * One run of a sketch: it keeps the state, moves it on frame by frame and has frames painted. Time is the number of
@@ -132,6 +141,25 @@ export class Run {
     return this.inputUsed;
   }
 
+  /**
+   * Where it stands. The state is the sketch's own and not a copy: it changes with the next step.
+   * @throws SketchError where the run has not started
+   */
+  get checkpoint(): Checkpoint {
+    if (this.at < 0) fail({ call: 'run.checkpoint', problem: 'the run has not started', expected: startsFirst });
+    return { frame: this.at, state: this.state, random: this.stepRandom };
+  }
+
+  /** Whether pointer and keys come from somewhere, recorded or live. */
+  get hasInput(): boolean {
+    return this.options.input !== undefined;
+  }
+
+  /** The files that the sketch uses as they were loaded, by name; none before the start. */
+  get loaded(): Readonly<Record<string, unknown>> {
+    return this.assets;
+  }
+
   /** Whether the frame at hand is the last before it begins again. */
   get atEnd(): boolean {
     return this.at >= this.sketch.frames - 1;
@@ -150,6 +178,21 @@ export class Run {
   /** Goes to a frame: by steps where it lies ahead, from the start where it lies behind. Beyond the end it repeats. */
   goTo(frame: number): Promise<void> {
     return this.inTurn(() => this.move(this.frameAfterRounds(frame)));
+  }
+
+  /**
+   * Goes on from where another run of the same sketch stood, as if all steps up to there had been done.
+   * @param read gives that place, once the sketch has started: so its assets are there, and whatever `start` prepares
+   * @throws SketchError where input is played, which a checkpoint does not hold
+   */
+  resume(read: (run: Run) => Checkpoint): Promise<void> {
+    if (this.hasInput)
+      fail({ call: 'run.resume', problem: 'a run with input starts at its first frame', expected: 'run.goTo' });
+    return this.inTurn(async () => {
+      await this.begin();
+      ({ frame: this.at, state: this.state, random: this.stepRandom } = read(this));
+      this.input?.begin(this.at, []);
+    });
   }
 
   /**
@@ -260,8 +303,7 @@ export class Run {
   }
 
   private async paintHere(trace: boolean): Promise<Frame> {
-    if (this.at < 0)
-      fail({ call: 'run.paint', problem: 'the run has not started', expected: 'await run.goTo(0) before' });
+    if (this.at < 0) fail({ call: 'run.paint', problem: 'the run has not started', expected: startsFirst });
     const { sketch, width, height, density, view } = this;
     const { background } = sketch.canvas;
     // The first frame has no picture before it to carry over.
