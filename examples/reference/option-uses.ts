@@ -19,7 +19,17 @@ import {
   type Sketch,
 } from 'frame-juggler';
 import { mount, pageHost } from 'frame-juggler/browser';
-import { check, ChunkJoiner, compare, explain, render, strip, writeAtomically } from 'frame-juggler/node';
+import {
+  check,
+  ChunkJoiner,
+  ChunkRenderer,
+  compare,
+  explain,
+  keepCheckpoints,
+  render,
+  strip,
+  writeAtomically,
+} from 'frame-juggler/node';
 import { looksLike } from 'frame-juggler/testing';
 
 declare const harbor: Sketch;
@@ -28,6 +38,7 @@ declare const frame: Frame;
 declare const head: ExplainHead;
 declare const gathering: GatherSetting;
 declare const before: Sketch;
+declare const source: string;
 
 export const optionUses: Readonly<Record<string, Readonly<Record<string, () => unknown>>>> = {
   SketchDefinition: {
@@ -118,6 +129,10 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     signal: () => render(harbor, { to: 'harbor.gif', signal: AbortSignal.timeout(60_000) }),
     onProgress: () => render(harbor, { to: 'harbor.gif', onProgress: (done, total) => console.log(done, 'of', total) }),
     onCall: () => render(harbor, { to: 'harbor.gif', onCall: (call) => console.log(call) }),
+    async checkpoints() {
+      const source = await readFile('harbor.js', 'utf8');
+      await render(harbor, { to: 'late.png', frame: 5400, checkpoints: 'checkpoints', source });
+    },
     resume: () => render(harbor, { to: 'frames/%04d.png', resume: true }),
     overwrite: () => render(harbor, { to: 'frames/%04d.png', overwrite: true }),
     onNote: () => render(harbor, { to: 'harbor.png', onNote: (note) => console.warn(note) }),
@@ -126,6 +141,15 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     frames: () => render(harbor, { to: 'harbor.gif', frames: [0, 59] }),
     shard: () => render(harbor, { to: 'frames/%04d.png', shard: [1, 4] }),
     threads: () => render(harbor, { to: 'frames/%04d.png', threads: 2 }),
+  },
+  ChunkOptions: {
+    checkpoints: () => new ChunkRenderer(harbor, 'harbor.gif', { frames: [0, 59], checkpoints: 'checkpoints', source }),
+  },
+  keepCheckpoints: {
+    checkpoints: () => keepCheckpoints(harbor, { checkpoints: 'checkpoints', source }),
+    source: async () => keepCheckpoints(harbor, { checkpoints: 'kept', source: await readFile('harbor.js', 'utf8') }),
+    frames: () => keepCheckpoints(harbor, { checkpoints: 'kept', source, frames: [0, 599] }),
+    onNote: () => keepCheckpoints(harbor, { checkpoints: 'kept', source, onNote: (note) => console.warn(note) }),
   },
   JoinOptions: {
     onNote: () => ChunkJoiner.open(harbor, 'harbor.gif', { frames: [0, 59], onNote: (note) => console.warn(note) }),

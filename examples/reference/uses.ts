@@ -60,6 +60,7 @@ import { Canvas2dSurface, ExactSurface, mount, mountWorker, pageHost } from 'fra
 import { SketchElement } from 'frame-juggler/element';
 import {
   check,
+  CheckpointMismatch,
   checkSketchFile,
   ChunkJoiner,
   ChunkRenderer,
@@ -76,7 +77,9 @@ import {
   formats,
   framesLeftBy,
   isPictureFile,
+  keepCheckpoints,
   loadSketch,
+  openFolder,
   pictureDifferenceInWords,
   provenance,
   readDialFile,
@@ -442,6 +445,26 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     await joiner.add(await renderer.render([30, 59]));
     await joiner.finish();
     await renderer.close();
+  },
+  async keepCheckpoints() {
+    const source = await readFile('harbor.js', 'utf8');
+    await keepCheckpoints(harbor, { checkpoints: 'checkpoints', source, frames: [0, 599] });
+    // A chunk far into the film is then reached from the one before it.
+    const renderer = new ChunkRenderer(harbor, 'film.gif', { frames: [0, 599], checkpoints: 'checkpoints', source });
+    await renderer.render([570, 599]);
+    await renderer.close();
+  },
+  async CheckpointMismatch() {
+    const still = { frame: 590, source: await readFile('harbor.js', 'utf8') };
+    try {
+      await render(harbor, { ...still, checkpoints: 'checkpoints' });
+    } catch (error) {
+      if (error instanceof CheckpointMismatch) console.error(error.message); // load the sketch anew, and do without
+    }
+  },
+  async openFolder() {
+    const store = await openFolder('.');
+    console.log(await store.list('')); // the names in it
   },
   framesLeftBy() {
     console.log(framesLeftBy(0.5)); // 8: after so many frames nothing is left of a picture

@@ -28,6 +28,9 @@ export default defineSketch({
 const folder = temporaryFolder({
   'wakes.ts': sketch(''),
   'trails.ts': sketch('', 'carry: 0.8,'),
+  // Nine milliseconds a step; the second remembers beside its state how often it was called.
+  'slow.ts': sketch('for (const end = performance.now() + 9; performance.now() < end; );', 'repeat: false,').replace('duration: 6', 'duration: 60'),
+  'remembers.ts': `let calls = 0;${sketch('for (const end = performance.now() + 9; performance.now() < end; ); state.x = (state.x + calls++) % 50', 'repeat: false,').replace('duration: 6', 'duration: 60')}`,
   'throws.ts': sketch("if (frame === 57) throw new Error('squall');"),
   'stuck.ts': sketch('if (frame === 3) for (;;);'),
   'waits.ts': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ start: () => new Promise(() => {}), paint() {} });\n",
@@ -240,10 +243,11 @@ describe('when it cannot be done', () => {
   test('killed at any moment: what is there is whole', async () => {
     for (const [output, after] of [['killed/%02d.png', 700], ['killed/all.gif', 800], ['killed/all.apng', 900]] as const) {
       mkdirSync(at('killed'), { recursive: true });
-      const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', output, '--density', '8', '-q'], { cwd: folder.path });
+      const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', output, '--density', '24', '-q'], { cwd: folder.path });
+      const closed = new Promise((resolve) => child.on('close', resolve));
       await new Promise((resolve) => setTimeout(resolve, after));
-      child.kill('SIGKILL');
-      await new Promise((resolve) => child.on('close', resolve));
+      expect(child.kill('SIGKILL')).toBe(true);
+      await closed;
       for (const name of frames('killed').filter((each) => !each.startsWith('.')))
         expect(() => (name.endsWith('.gif') ? new GifReader(bytes(`killed/${name}`)) : decode(bytes(`killed/${name}`)))).not.toThrow();
     }
@@ -251,6 +255,20 @@ describe('when it cannot be done', () => {
     expect((await run('render', 'wakes.ts', '-o', 'killed/last.png', '-q')).code).toBe(0);
     expect(frames('killed').filter((name) => name.endsWith('.part'))).toEqual([]);
   }); // prettier-ignore
+
+  test.each([
+    ['slow.ts', 0],
+    ['remembers.ts', 1],
+  ])('%s: a far frame from checkpoints is the same, whatever the sketch remembers', async (file, noted) => {
+    const far = ['--frame', '260', '-o', '-'];
+    const plain = run('render', file, ...far);
+    const kept = ['--checkpoints', at(`kept-${file}`)];
+    await run('render', file, ...far, ...kept);
+    const again = await run('render', file, ...far, ...kept);
+    expect(again.bytes.equals((await plain).bytes)).toBe(true);
+    const notes = again.err.split('\n').filter((line) => line.includes('remembers something outside of its state'));
+    expect(notes.length).toBe(noted);
+  });
 
   test('Ctrl-C stops it cleanly and says what is there', async () => {
     const child = spawn(process.execPath, [path.resolve('packages/cli/dist/juggle.js'), 'render', 'wakes.ts', '-o', 'stopped/%02d.png', '--density', '12', '--threads', '1'], { cwd: folder.path });

@@ -1,11 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
 import { afterAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { asset, defineSketch, hsl, Run, seededRandom, type Moment, type Sketch } from '../../packages/frame-juggler/src/index.ts'; // prettier-ignore
+import { asset, defineSketch, hsl, picture, Run, seededRandom, type Moment, type Sketch } from '../../packages/frame-juggler/src/index.ts'; // prettier-ignore
 import { CheckpointWriter, readCheckpoint } from '../../packages/frame-juggler/src/node/checkpoints/checkpoint-text.ts';
 import { Checkpoints } from '../../packages/frame-juggler/src/node/checkpoints/checkpoints.ts';
 import { fileHost } from '../../packages/frame-juggler/src/node/file-host.ts';
-import { CheckpointMismatch, keepCheckpoints, openFolder, render, type Store } from '../../packages/frame-juggler/src/node/index.ts'; // prettier-ignore
+import { CheckpointMismatch, openFolder, render, type Store } from '../../packages/frame-juggler/src/node/index.ts'; // prettier-ignore
 import { temporaryFolder } from '../helpers.ts';
 
 const folder = temporaryFolder();
@@ -59,6 +59,14 @@ describe('the text of a checkpoint', () => {
       stream.times(5, () => stream.between(0, 1)),
     );
     expect(state.stream.stream('a').int(0, 1e9)).toBe(stream.stream('a').int(0, 1e9));
+  });
+
+  test('a picture is a picture again, at the same version', () => {
+    const tile = picture(3, 2, (canvas) => canvas.rect({ at: [1, 1], size: 2, fill: 'teal' }));
+    tile.setColorAt(2, 0, 'gold');
+    const state = back({ tile, again: tile }) as { tile: typeof tile; again: typeof tile };
+    expect(state.tile.colorAt(2, 0)).toEqual(tile.colorAt(2, 0));
+    expect([state.tile.version, state.again]).toEqual([1, state.tile]);
   });
 
   test('what is part of a file is that very part again', () => {
@@ -193,7 +201,7 @@ describe('a render with checkpoints', () => {
   });
 });
 
-test('checkpoints get rarer the longer a run is', async () => {
+test('checkpoints are as far apart as a second of steps', async () => {
   const at = freshPlace();
   const slow = defineSketch({
     duration: 20,
@@ -205,7 +213,7 @@ test('checkpoints get rarer the longer a run is', async () => {
     },
     paint: (canvas, _, { steps }) => canvas.circle({ at: [steps, 20], radius: 5, fill: 'red' }),
   });
-  await keepCheckpoints(slow, { checkpoints: at, source: 'slow', frames: [0, 500] });
+  await (await Checkpoints.open(new Run(slow), { at, source: 'slow' }))!.bring(500);
   const store = await openFolder(at);
   const [key] = await store.list('');
   const kept = (await store.list(`${key}/`)).filter((name) => name.endsWith('.state'));

@@ -1,12 +1,13 @@
 import { parse, stringify } from 'devalue';
 import { randomFrom, stateOfRandom, type RandomState } from '../../chance/random.ts';
 import { Color } from '../../paint/color.ts';
+import { Picture, type PictureData } from '../../paint/picture.ts';
 import type { Checkpoint } from '../../sketch/run.ts';
 import { findUnkept, type Unkept } from './plain-data.ts';
 
 /*
- * A checkpoint as text, and back. What appears twice in a state appears twice in the one that is read, too. Colors and
- * random streams are kept by what they are made of; what belongs to the sketch's files is kept by its place in them, so
+ * A checkpoint as text, and back. What appears twice in a state appears twice in the one that is read, too. Colors, pictures
+ * and random streams are kept by what they are made of; what belongs to the sketch's files is kept by its place in them, so
  * that a state that holds a row of a table holds that very row again.
  */
 
@@ -29,6 +30,9 @@ function placesIn(files: Files): Map<object, Place> {
   return places;
 }
 
+type Pixels = Omit<PictureData, 'id'>;
+const pixelsOf = ({ width, height, data, version }: Picture): Pixels => ({ width, height, data, version });
+
 /** Writes checkpoints of a run, whose files stay the same. */
 export class CheckpointWriter {
   private readonly places: Map<object, Place>;
@@ -49,6 +53,7 @@ export class CheckpointWriter {
       {
         file: (value) => this.places.get(value as object),
         color: (value) => value instanceof Color && [value.red, value.green, value.blue, value.alpha],
+        picture: (value) => value instanceof Picture && pixelsOf(value),
         random: (value) => stateOfRandom(value),
       },
     );
@@ -60,6 +65,7 @@ export function readCheckpoint(text: string, files: Files): Checkpoint {
   return parse(text, {
     file: (place: Place) => place.reduce<unknown>((value, key) => (value as Record<string, unknown>)[key], files),
     color: ([red, green, blue, alpha]: [number, number, number, number]) => new Color(red, green, blue, alpha),
+    picture: ({ width, height, data, version }: Pixels) => Object.assign(new Picture(width, height, data), { version }),
     random: (state: RandomState) => randomFrom(state),
   }) as Checkpoint;
 }

@@ -54,10 +54,27 @@ export interface CheckpointOptions {
 /** What is kept of a frame. */
 interface Kept {
   readonly text: string;
-  /** A fingerprint of what is painted there. */
-  readonly painted: string;
+  /** A fingerprint of what is painted there; not of all frames, where painting takes long. */
+  readonly painted?: string;
   /** Milliseconds of steps up to there. */
   readonly took: number;
+}
+
+/** How often something is done that takes time. */
+class Pace {
+  private cost = 0;
+  /** When it was done last. */
+  ended = performance.now();
+
+  /** Whether it is long enough ago: so many milliseconds, and so many that it takes no more than a share of the time. */
+  isDue(least: number, share: number): boolean {
+    return performance.now() - this.ended >= Math.max(least, this.cost / share);
+  }
+
+  done(began: number): void {
+    this.ended = performance.now();
+    this.cost = this.ended - began;
+  }
 }
 
 /** The checkpoints of one run. */
@@ -66,27 +83,24 @@ export class Checkpoints {
   private readonly met = new Set<number>();
   private known: ReadonlySet<number> = new Set();
   /** Whether a run that goes on from one arrives at the next. */
-  private trusted: boolean;
-  private isOff: boolean;
+  private trusted = false;
   /** Whether the run stands on a checkpoint, and not on all steps from the first. */
   private resumed = false;
   private writer: { readonly files: unknown; readonly writer: CheckpointWriter } | undefined;
-  /** Milliseconds of steps, up to a moment; when one was kept last, and how long that took. */
+  /** Milliseconds of steps, up to a moment. */
   private clock = { took: 0, since: performance.now() };
+  private keeping = new Pace();
+  private painting = new Pace();
   /** Milliseconds that `start` and loading took. */
   private startCost = 0;
-  private last = { at: performance.now(), cost: 0 };
 
   private constructor(
     private readonly run: Run,
     private readonly store: Store,
     private readonly key: string,
     private readonly options: CheckpointOptions,
-    found: { readonly isUnfit: boolean; readonly isSound: boolean },
-  ) {
-    this.trusted = found.isSound;
-    this.isOff = found.isUnfit;
-  }
+    private isOff: boolean,
+  ) {}
 
   /**
    * Opens the checkpoints of a run; gives none where there is nothing to gain.
@@ -104,8 +118,7 @@ export class Checkpoints {
     const key = fingerprint(version, source, JSON.stringify({ seed, width, height, dials }));
     const unfit = await store.get(`${key}/${unfitName}`);
     if (unfit !== undefined) onNote?.(`no checkpoints: ${Buffer.from(unfit).toString()}`);
-    const isSound = (await store.get(`${key}/${soundName}`)) !== undefined;
-    return new Checkpoints(run, store, key, options, { isUnfit: unfit !== undefined, isSound });
+    return new Checkpoints(run, store, key, options, unfit !== undefined);
   }
 
   /** Brings the run to a frame, from a checkpoint on where one is nearer than the run is. Keeps some on its way. */
@@ -121,7 +134,7 @@ export class Checkpoints {
       await this.passed();
     }
     // Whoever comes back here finds it at once.
-    if (!this.isOff && performance.now() - this.last.at > this.spacing.least / 4) await this.keep();
+    if (!this.isOff && this.keeping.isDue(this.spacing.least / 4, 1)) await this.keep();
   }
 
   /** To be called where the run stands at a frame: compares it with what was kept, or keeps it if it is time to. */
@@ -129,18 +142,16 @@ export class Checkpoints {
     if (this.isOff) return;
     const { frame } = this.run;
     if (this.known.has(frame)) return this.compare(frame);
-    const now = performance.now();
     const { least, share, cost } = this.spacing;
-    const wait = Math.max(least, share * this.took(now), this.last.cost / cost);
-    if (now - this.last.at >= wait) await this.keep();
+    if (this.keeping.isDue(Math.max(least, share * this.took()), cost)) await this.keep();
   }
 
   private get spacing(): Spacing {
     return this.options.spacing ?? usual;
   }
 
-  private took(now: number): number {
-    return this.clock.took + now - this.clock.since;
+  private took(): number {
+    return this.clock.took + performance.now() - this.clock.since;
   }
 
   private async begin(): Promise<void> {
@@ -153,9 +164,8 @@ export class Checkpoints {
   }
 
   private restartClock(took: number): void {
-    const now = performance.now();
-    this.clock = { took, since: now };
-    this.last = { at: now, cost: 0 };
+    this.clock = { took, since: performance.now() };
+    this.keeping = new Pace();
   }
 
   /** Goes on from the last checkpoint before a frame, if that saves steps and proves sound. */
@@ -165,13 +175,19 @@ export class Checkpoints {
     this.known = new Set(kept);
     const from = run.frame > target ? -1 : run.frame;
     const ahead = kept.filter((frame) => frame > from && frame <= target);
+    // Another run may have found out meanwhile.
+    this.trusted ||= ahead.length > 0 && (await this.isMarked(soundName));
     if (this.trusted) {
       for (const frame of ahead.reverse()) if (await this.resume(frame, from)) return;
-    } else if (ahead.length > 1) {
-      const [start, end] = ahead.slice(-2);
-      if (!(await this.resume(start, from))) return;
-      await run.goTo(end);
-      await this.compare(end);
+    } else {
+      // The last two between which it can be tested whether the picture is the same, too.
+      let end = ahead.length - 1;
+      while (end > 0 && (await this.read(ahead[end]))?.painted === undefined) end--;
+      if (end < 1 || !(await this.resume(ahead[end - 1], from))) return;
+      await run.goTo(ahead[end]);
+      await this.compare(ahead[end]);
+      const further = ahead.at(-1)!;
+      if (further > ahead[end]) await this.resume(further, ahead[end]);
     }
   }
 
@@ -196,7 +212,8 @@ export class Checkpoints {
     this.met.add(frame);
     const kept = await this.read(frame);
     if (kept === undefined) return;
-    const isSame = this.text() === kept.text && (await this.painted()) === kept.painted;
+    const isLookedAt = !this.trusted && kept.painted !== undefined;
+    const isSame = this.text() === kept.text && (!isLookedAt || (await this.painted()) === kept.painted);
     if (isSame) {
       if (this.resumed && !this.trusted) await this.put(soundName, Buffer.from(`${frame}`));
       this.trusted ||= this.resumed;
@@ -210,18 +227,18 @@ export class Checkpoints {
 
   private async keep(): Promise<void> {
     if (this.options.readOnly === true || !this.checkState()) return;
-    // Another run may have found out meanwhile.
+    // Whoever continued from one may have found out that they are of no use.
     const unfit = await this.store.get(`${this.key}/${unfitName}`);
     if (unfit !== undefined) return this.turnOff(Buffer.from(unfit).toString());
+    const painted = this.painting.isDue(0, this.spacing.cost) ? await this.painted() : undefined;
     const began = performance.now();
     const { frame } = this.run;
     const text = this.text();
     if (text.length > maxLength) return this.turnOff(`its state is ${Math.round(text.length / 1e6)} MB long`);
-    const kept: Kept = { text, painted: await this.painted(), took: this.took(began) };
+    const kept: Kept = { text, took: this.took(), ...(painted !== undefined && { painted }) };
     await this.put(nameOf(frame), await packed(kept));
     this.met.add(frame);
-    const now = performance.now();
-    this.last = { at: now, cost: now - began };
+    this.keeping.done(began);
   }
 
   /** Whether the state can be kept; otherwise there are no checkpoints. */
@@ -255,11 +272,14 @@ export class Checkpoints {
   }
 
   private async painted(): Promise<string> {
+    const began = performance.now();
     try {
       return digestOf(await this.run.paint());
     } catch (error) {
       // Nobody has asked for this frame: one that cannot be painted is left to whoever does.
       return asSketchError(error).reason;
+    } finally {
+      this.painting.done(began);
     }
   }
 
@@ -273,6 +293,10 @@ export class Checkpoints {
   private async read(frame: number): Promise<Kept | undefined> {
     const bytes = await this.store.get(`${this.key}/${nameOf(frame)}`);
     return bytes && unpacked(bytes);
+  }
+
+  private async isMarked(name: string): Promise<boolean> {
+    return (await this.store.get(`${this.key}/${name}`)) !== undefined;
   }
 
   private async put(name: string, bytes: Uint8Array): Promise<void> {

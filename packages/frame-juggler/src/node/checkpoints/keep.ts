@@ -20,8 +20,8 @@ const keepOptions = schemaOf(keepTable, "{ checkpoints: 'checkpoints', source }"
 /** Of which run checkpoints are kept, and where. */
 export type KeepOptions = Options<typeof keepTable>;
 
-/** On the way ahead of others they are kept closer together, so that each chunk finds one nearby. */
-const spacing = { least: 1000, share: 0.02, cost: 0.1 };
+/** On the way ahead of others they are kept closer together, so that each chunk, be it small, finds one nearby. */
+const spacing = { least: 200, share: 0.01, cost: 0.1 };
 
 /**
  * Steps a sketch through a run and keeps checkpoints on the way, so that chunks that are rendered elsewhere (see

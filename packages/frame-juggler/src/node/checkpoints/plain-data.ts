@@ -1,6 +1,7 @@
 import { show } from '../../error.ts';
 import { Color } from '../../paint/color.ts';
 import { stateOfRandom } from '../../chance/random.ts';
+import { Picture } from '../../paint/picture.ts';
 
 /** Something of a state that cannot be kept, and where in the state it is. */
 export interface Unkept {
@@ -25,7 +26,7 @@ const plainPrototypes = new Set<unknown>(
 /**
  * The first thing in a state that is more than plain data: a function, an object of a class of one's own, a property
  * that is computed. Undefined where all can be kept: numbers, texts, lists, objects without a class, maps, sets, dates,
- * arrays of bytes and numbers, and the library's colors and random streams.
+ * arrays of bytes and numbers, and the library's colors, pictures and random streams.
  * @param known things that are kept by another way, and not looked into
  */
 export function findUnkept(state: unknown, known: (value: object) => boolean): Unkept | undefined {
@@ -38,7 +39,7 @@ export function findUnkept(state: unknown, known: (value: object) => boolean): U
     if (typeof value === 'function' || typeof value === 'symbol') return { path, what: `a ${typeof value}` };
     if (typeof value !== 'object' || value === null || seen.has(value)) continue;
     seen.add(value);
-    if (value instanceof Color || stateOfRandom(value) !== undefined || known(value)) continue;
+    if (value instanceof Color || value instanceof Picture || isRandom(value) || known(value)) continue;
     const prototype: unknown = Object.getPrototypeOf(value);
     if (prototype === null || prototype === Object.prototype) {
       const unkept = partsOf(value, { path, depth, waiting });
@@ -64,6 +65,8 @@ export function findUnkept(state: unknown, known: (value: object) => boolean): U
   }
   return undefined;
 }
+
+const isRandom = (value: object): boolean => stateOfRandom(value) !== undefined;
 
 const isThing = (value: unknown): boolean =>
   typeof value === 'object' || typeof value === 'function' || typeof value === 'symbol';
