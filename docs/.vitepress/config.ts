@@ -66,7 +66,7 @@ function changeable(markdown: Markdown): void {
   };
 }
 
-/** Pictures of what an option does lead to its example in the playground. */
+/** The sketch of a picture of what an option does opens below it; without a script the link leads to the playground. */
 function changeableOptions(markdown: Markdown): void {
   markdown.core.ruler.push('changeable-options', ({ tokens, Token, env }) => {
     if (!(env as { relativePath?: string }).relativePath?.startsWith('reference/')) return;
@@ -80,9 +80,9 @@ function changeableOptions(markdown: Markdown): void {
       if (picture < 0 || lines.length < 2 || cell.length > 1) continue;
       const source = sketchOfOption(lines.slice(1).join('\n'), shared, exported);
       const open = new Token('html_inline', '', 0);
-      open.content = `<a href="../playground.html#sketch=${deflateRawSync(source).toString('base64url')}" title="Change it in the playground">`; // prettier-ignore
+      open.content = `<TryOption href="../playground.html#sketch=${deflateRawSync(source).toString('base64url')}">`; // prettier-ignore
       const close = new Token('html_inline', '', 0);
-      close.content = '</a>';
+      close.content = '</TryOption>';
       cell.splice(picture, 1, open, cell[picture], close);
     }
   });

@@ -233,18 +233,23 @@ describe('the playground', () => {
     await other.context().close();
   });
 
-  test('opens what an option does from its picture in the reference', async () => {
+  test('opens what an option does below its picture in the reference', async () => {
     const page = await open('reference/canvas.html');
     const links = page.locator('td a[href*="playground.html#sketch="]');
     expect(await links.count()).toBeGreaterThan(100);
-    await links
-      .filter({ has: page.locator('img[alt="What corners does"]') })
-      .first()
-      .click();
+    const link = links.filter({ has: page.locator('img[alt="What corners does"]') }).first();
+    await link.click();
     const frame = page.frameLocator('iframe');
     await frame.locator('#canvas').waitFor();
     expect(await page.locator('.cm-content').innerText()).toContain('corners: [30, 0, 30, 0]');
     await comes(() => colorAt(frame, 0.5, 0.44), [58, 131, 145, 255]);
+    expect(new URL(page.url()).pathname).toBe('/reference/canvas.html');
+    await page.getByRole('button', { name: 'Close' }).click();
+    expect(await page.locator('iframe').count()).toBe(0);
+    // To whom it is sent, it is a page of its own.
+    await page.goto(await link.evaluate((one: HTMLAnchorElement) => one.href));
+    await page.frameLocator('iframe').locator('#canvas').waitFor();
+    expect(await page.locator('.cm-content').innerText()).toContain('corners: [30, 0, 30, 0]');
     await page.context().close();
   });
 
