@@ -77,6 +77,28 @@ describe('coverage', () => {
     ).toBeCloseTo(1, 2);
   });
 
+  test('a convex outline of few corners covers each pixel by the area that they share, however far it reaches', () => {
+    const near = fc.double({ min: -12, max: 52, noNaN: true });
+    const far = fc.oneof({ weight: 5, arbitrary: near }, { weight: 1, arbitrary: fc.double({ min: -3e4, max: 3e4, noNaN: true }) }); // prettier-ignore
+    const line = fc.record({ from: fc.tuple(far, far), to: fc.tuple(far, far), width: fc.double({ min: 0.05, max: 6, noNaN: true }) }); // prettier-ignore
+    const alongLine = line.map(({ from: [x0, y0], to: [x1, y1], width }): Corner[] => {
+      const length = Math.hypot(x1 - x0, y1 - y0) || 1;
+      const [dx, dy] = [((y1 - y0) / length) * width, ((x0 - x1) / length) * width];
+      return [[x0, y0], [x1, y1], [x1 + dx, y1 + dy], [x0 + dx, y0 + dy]]; // prettier-ignore
+    });
+    const triangle = fc.tuple(fc.tuple(near, near), fc.tuple(near, near), fc.tuple(near, near));
+    fc.assert(
+      fc.property(fc.oneof(alongLine, triangle), (polygon) => {
+        const off = cover([polygon]).map((value, at) => {
+          const shared = area(within(polygon, at % 40, Math.floor(at / 40)));
+          return Math.abs(value - shared * 255);
+        });
+        expect(Math.max(...off)).toBeLessThan(1.1);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
   test('rects that share an edge on a pixel boundary leave no seam', () => {
     const shared = picture((canvas) => {
       canvas.rect({ from: [10, 10], to: [30, 40], fill: 'teal' });
@@ -138,6 +160,21 @@ describe('coverage', () => {
     expect(sum(cover([box(-1e300, -1e300, 1e300, 1e300)]))).toBe(40 * 30);
   });
 });
+
+/** The part of a convex polygon that lies in a pixel: cut along each of its four sides, by Sutherland and Hodgman. */
+function within(polygon: Corner[], x: number, y: number): Corner[] {
+  const sides: [axis: 0 | 1, at: number, sign: 1 | -1][] = [[0, x, 1], [0, x + 1, -1], [1, y, 1], [1, y + 1, -1]]; // prettier-ignore
+  return sides.reduce((left, [axis, at, sign]) => {
+    const inside = (corner: Corner): boolean => (corner[axis] - at) * sign >= 0;
+    return left.flatMap((corner, i) => {
+      const before = left.at(i - 1)!;
+      if (inside(before) === inside(corner)) return inside(corner) ? [corner] : [];
+      const share = (at - before[axis]) / (corner[axis] - before[axis]);
+      const cut: Corner = [before[0] + share * (corner[0] - before[0]), before[1] + share * (corner[1] - before[1])];
+      return inside(corner) ? [cut, corner] : [cut];
+    });
+  }, polygon);
+}
 
 function area(polygon: Corner[]): number {
   return Math.abs(

@@ -1,4 +1,5 @@
 import { addRows, beginCells, block, cellsOf, firstWord, forgetCrossings, lastWord, left, marksOf, one, right, within } from './cells.ts';
+import { paintBetween, rowOfCorner } from './convex.ts';
 import { Lines } from './lines.ts';
 import { Shape } from './shape.ts';
 import { paintCovered, paintEven } from './spans.ts';
@@ -19,6 +20,17 @@ export function paintInside(shape: Shape, lines: Lines, fromRow: i32, toRow: i32
   const bottom = min(shape.bottom, toRow);
   const rows = beginCells(shape);
   if (shape.isRectangle) return paintRectangle(lines, shape.firstPoint, top, bottom);
+  if (!shape.isSimple) return paintRows(shape, lines, top, bottom, rows);
+  for (let y = top; y < bottom; ) {
+    const corner = rowOfCorner(shape, lines, y, bottom);
+    const end = max(corner, y + 1);
+    if (corner <= y || !paintBetween(shape, lines, y, end)) paintRows(shape, lines, y, end, rows);
+    y = end;
+  }
+}
+
+/** Paints rows by their cells, so many at a time. */
+function paintRows(shape: Shape, lines: Lines, top: i32, bottom: i32, rows: i32): void {
   for (let y = top; y < bottom; y += rows) {
     const end = min(bottom, y + rows);
     addRows(shape, lines, y, end);

@@ -8,6 +8,11 @@ export const far: f64 = 16777216;
 /** Points further out than this are taken for none: differences between them may be too large for a number. */
 const tooFar: f64 = 1e300;
 
+/** Outlines of more corners have one in most of their rows. */
+const maxCorners: i32 = 6;
+/** Across more pixels than this a place in a row is not told exactly enough by a short number. */
+const tooWide: f64 = 16384;
+
 /* Outlines are of any area; of what a pen covers, all of which winds the same way; or of letters. */
 export const area: i32 = 0;
 export const pen: i32 = 1;
@@ -23,6 +28,8 @@ export class Shape {
   isRectangle: bool = false;
   /** Whether they are known to wind once at most, and nowhere the other way round. */
   isPlain: bool = false;
+  /** Whether they are one convex outline of few corners: most rows of such a one lie between two edges. */
+  isSimple: bool = false;
   /** What they are of: see above. */
   origin: i32 = 0;
   /** Whether edges may lie beyond the left or the right side of the canvas, or too far above or below it. */
@@ -65,7 +72,8 @@ export class Shape {
     this.bottom = <i32>Math.ceil(between(firstRow, maxY, endRow));
     this.mayBeCut = minX < 0 || maxX > <f64>width || minY < -far || maxY > far;
     this.isRectangle = isRectangle(lines, firstSubpath);
-    this.isPlain = isPlain || isConvex(lines, firstSubpath);
+    this.isSimple = lines.count - this.firstPoint <= maxCorners && maxX - minX < tooWide && isConvex(lines, firstSubpath);
+    this.isPlain = isPlain || this.isSimple || isConvex(lines, firstSubpath);
     this.origin = origin;
     return this.right > this.left && this.bottom > this.top;
   }
