@@ -100,8 +100,9 @@ describe('the text of a checkpoint', () => {
   });
 });
 
-/** Gulls by chance, each drawn where it has come to; `outside` is what the sketch remembers beside its state. */
-function flock(outside?: { steps: number }): { sketch: Sketch; steps: () => number } {
+/** Gulls by chance, each drawn where it has come to; `outside` is what the sketch remembers beside its state,
+ * and from which step on it shows. */
+function flock(outside?: { steps: number; shows?: number }): { sketch: Sketch; steps: () => number } {
   let steps = 0;
   const sketch = defineSketch({
     canvas: { width: 60, height: 40, background: '#17384a' },
@@ -110,7 +111,7 @@ function flock(outside?: { steps: number }): { sketch: Sketch; steps: () => numb
     start: ({ random }: Moment) => random.times(8, () => ({ at: random.point([60, 40]), color: random.color() })),
     step(gulls, { random }) {
       steps++;
-      for (const gull of gulls) gull.at.x = (gull.at.x + random.between(0, 3) + (outside ? outside.steps % 7 : 0)) % 60;
+      for (const gull of gulls) gull.at.x = (gull.at.x + random.between(0, 3) + shift(outside)) % 60;
       if (outside) outside.steps++;
     },
     paint(canvas, _, gulls) {
@@ -118,6 +119,10 @@ function flock(outside?: { steps: number }): { sketch: Sketch; steps: () => numb
     },
   });
   return { sketch, steps: () => steps };
+}
+
+function shift(outside: { steps: number; shows?: number } | undefined): number {
+  return outside !== undefined && outside.steps >= (outside.shows ?? 0) ? outside.steps % 7 : 0;
 }
 
 /** Keeps a checkpoint at every frame up to one. */
@@ -170,7 +175,9 @@ describe('a render with checkpoints', () => {
   test('what a sketch remembers outside of its state is noticed, and the next time it goes without', async () => {
     const at = freshPlace();
     await keepAll(flock({ steps: 0 }).sketch, at, 101);
-    await expect(render(flock({ steps: 0 }).sketch, { ...asked(at), frame: 120 })).rejects.toThrow(CheckpointMismatch);
+    const continued = render(flock({ steps: 0 }).sketch, { ...asked(at), frame: 120 });
+    await expect(continued).rejects.toThrow(CheckpointMismatch);
+    await expect(continued).rejects.toMatchObject({ spoils: false });
     const notes: string[] = [];
     const bytes = await render(flock({ steps: 0 }).sketch, {
       ...asked(at),
@@ -179,6 +186,13 @@ describe('a render with checkpoints', () => {
     });
     expect(bytes).toEqual(await render(flock({ steps: 0 }).sketch, { source: 'flock', format: 'png', frame: 120 }));
     expect(notes).toEqual([expect.stringContaining('remembers something outside of its state')]);
+  });
+
+  test('what shows only later is noticed as soon as it does, and that frames before it may be wrong', async () => {
+    const at = freshPlace();
+    await keepAll(flock({ steps: 0, shows: 60 }).sketch, at, 101);
+    const continued = render(flock({ steps: 0, shows: 60 }).sketch, { ...asked(at), format: 'y4m', frames: [58, 62] });
+    await expect(continued).rejects.toMatchObject({ spoils: true, message: expect.stringContaining('may be wrong') });
   });
 
   test('says why there are none', async () => {

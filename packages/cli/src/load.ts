@@ -32,6 +32,11 @@ export async function filesRead(): Promise<string[]> {
   return (await answer)[0];
 }
 
+/** The folder of the installed package that a file is of; undefined for a file of one's own. */
+export function packageOf(file: string): string | undefined {
+  return /^.*[\\/]node_modules[\\/](?:@[^\\/]+[\\/])?[^\\/]+/.exec(file)?.[0];
+}
+
 /** Loads a sketch file, TypeScript too, with the running tool's own library. Each call reads the file anew. */
 export function load(file: string): Promise<Sketch> {
   readyToLoad();

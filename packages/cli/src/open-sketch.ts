@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import { readFile, stat } from 'node:fs/promises';
 import { createHash, randomInt } from 'node:crypto';
 import path from 'node:path';
@@ -6,7 +7,7 @@ import { fitDials, parseDial, readTrack, type InputTrack, type LoadListener, typ
 import { describe, dialFile, readDialFile, type RenderOptions } from 'frame-juggler/node';
 import type { RunArguments } from './arguments.ts';
 import { SketchError } from './errors.ts';
-import { filesRead, load } from './load.ts';
+import { filesRead, load, packageOf } from './load.ts';
 
 /** What of a render's options chooses its run. */
 type RunSettings = Pick<RenderOptions, 'seed' | 'width' | 'height' | 'density' | 'dials' | 'input' | 'onLoad'>;
@@ -46,12 +47,26 @@ export async function openSketch(file: string, given: RunArguments, onLoad: Load
 
 async function sourceOf(file: string, sketch: Sketch, input: string): Promise<string> {
   const assets = Object.values(sketch.assets).filter(({ url }) => url.protocol === 'file:');
-  const others = new Set([...(await filesRead()), ...assets.map(({ url }) => fileURLToPath(url))]);
+  // A package is told by its version.
+  const code = (await filesRead()).map((each) => {
+    const folder = packageOf(each);
+    const about = folder === undefined ? each : path.join(folder, 'package.json');
+    return existsSync(about) ? about : each;
+  });
+  const others = new Set([...code, ...assets.map(({ url }) => fileURLToPath(url))]);
   others.delete(path.resolve(file));
-  const hash = createHash('sha256').update(await readFile(file)).update(input); // prettier-ignore
+  const hash = createHash('sha256')
+    .update(await readFile(file))
+    .update(input);
   // By their order and not by their names: a project may be moved.
-  for (const each of [...others].sort()) hash.update(await readFile(each));
+  for (const each of [...others].sort()) hash.update(await contentOf(each));
   return hash.digest('hex');
+}
+
+/** What a file holds; nothing of a pipe, which can be read but once, nor of what whoever needs it will complain of. */
+async function contentOf(file: string): Promise<Uint8Array> {
+  const isFile = await stat(file).then((found) => found.isFile(), () => false); // prettier-ignore
+  return isFile ? readFile(file).catch(() => new Uint8Array()) : new Uint8Array();
 }
 
 /** The seed that was asked for; a new one where that was. */

@@ -3,7 +3,7 @@ import { hostname } from 'node:os';
 import { asSketchError } from '../errors.ts';
 import { CheckpointMismatch, ChunkRenderer, TookTooLong } from 'frame-juggler/node';
 import { load, readyToLoad } from '../load.ts';
-import { names, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
+import { names, spoiled, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { folderOf, openStore } from './store.ts';
 
 /* The thread of a worker in which one film's sketch runs: chunk after chunk, as they are handed to it. */
@@ -54,7 +54,7 @@ async function open(): Promise<(chunk: ChunkOrder) => Promise<ChunkFacts>> {
       try {
         return await renderer.render(frames, options);
       } catch (error) {
-        if (!(error instanceof CheckpointMismatch)) throw error;
+        if (!(error instanceof CheckpointMismatch) || error.spoils) throw error;
         // What the sketch remembers by itself is wrong now: loaded anew, it begins from the first frame.
         await renderer.close();
         renderer = await openRenderer();
@@ -81,8 +81,9 @@ async function open(): Promise<(chunk: ChunkOrder) => Promise<ChunkFacts>> {
 
 function tellFailure(thrown: unknown, first?: number): void {
   const error = asSketchError(thrown);
-  const ofSketch = error.frame !== undefined || error instanceof TookTooLong;
-  tell({ ...(first !== undefined && { first }), type: 'failed', reason: error.message, ofSketch });
+  const ofSketch = error.frame !== undefined || error instanceof TookTooLong || error instanceof CheckpointMismatch;
+  const reason = thrown instanceof CheckpointMismatch ? `${spoiled}: ${error.message}` : error.message;
+  tell({ ...(first !== undefined && { first }), type: 'failed', reason, ofSketch });
 }
 
 try {

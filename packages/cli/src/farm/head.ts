@@ -15,7 +15,7 @@ import {
 } from 'frame-juggler/node';
 import { handedOn } from '../handed-on.ts';
 import { hidden, keys, keysLike, lease, openLink, queueName, unwanted, version, type Link } from './link.ts';
-import { names, readJson, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
+import { names, readJson, spoiled, toJson, type ChunkFacts, type ChunkOrder, type FilmOrder } from './order.ts';
 import { fingerprintOf, gather, sendParcel } from './parcel.ts';
 import { Planner } from './planner.ts';
 import { folderOf, openStore } from './store.ts';
@@ -183,7 +183,7 @@ class Chunks {
 
   /** Has all chunks rendered and put together, in order; returns early once the job is stopped. */
   async renderAll(): Promise<void> {
-    const { link, job, joiner, film } = this.means;
+    const { link, job, joiner, film, store } = this.means;
     const { signal } = job;
     const key = keys.film(film);
     const claim = JSON.stringify({ title: joiner.title, version, host: hostname() });
@@ -226,6 +226,7 @@ class Chunks {
         }
         await Promise.race([new Promise<void>((resolve) => (this.wake = resolve)), new Promise((resolve) => setTimeout(resolve, times.look))]); // prettier-ignore
       }
+      if (this.failure?.message.startsWith(spoiled) === true) await store.remove(names.chunks(film));
       if (this.failure !== undefined) throw this.failure;
     } finally {
       clearInterval(timer);

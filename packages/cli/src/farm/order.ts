@@ -48,6 +48,9 @@ export const names = {
   picture: (film: string, frame: number) => `${names.chunks(film)}${frame}.picture`,
 };
 
+/** How the reason begins for which frames that are rendered already may be wrong, too. */
+export const spoiled = 'No frame of it is kept';
+
 const stretch = ([first, last]: readonly [number, number]): string => `${first}-${last}`;
 export const readJson = <T>(bytes: Uint8Array): T => JSON.parse(Buffer.from(bytes).toString()) as T;
 export const toJson = (value: unknown): Buffer => Buffer.from(JSON.stringify(value));

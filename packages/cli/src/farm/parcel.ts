@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import type { Sketch } from 'frame-juggler';
 import type { Store } from 'frame-juggler/node';
 import { SketchError } from '../errors.ts';
+import { packageOf } from '../load.ts';
 
 /** A sketch with all that it is made of, as it goes to other machines: names of files, and fingerprints of what they hold. */
 export interface Parcel {
@@ -88,11 +89,6 @@ export async function unpackParcel(
 
 export function fingerprintOf(bytes: Uint8Array | string): string {
   return createHash('sha256').update(bytes).digest('hex');
-}
-
-/** The folder of the installed package that a file is of; undefined for a file of one's own. */
-function packageOf(file: string): string | undefined {
-  return /^.*[\\/]node_modules[\\/](?:@[^\\/]+[\\/])?[^\\/]+/.exec(file)?.[0];
 }
 
 /** Adds a package, and those that it depends on, as far as they are installed. */
