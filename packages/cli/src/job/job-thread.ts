@@ -1,4 +1,5 @@
 import { once } from 'node:events';
+import { existsSync, statSync } from 'node:fs';
 import { parentPort } from 'node:worker_threads';
 import { explanationLines } from 'frame-juggler';
 import {
@@ -9,6 +10,7 @@ import {
   isPictureFile,
   readPictureFile,
   render,
+  standardOutput,
   Stopped,
   strip,
   type Compared,
@@ -54,7 +56,7 @@ const jobs: { [Name in JobName]: Job<Name> } = {
       try {
         return await render(sketch, { to: output!, ...all, ...watched });
       } catch (error) {
-        if (!(error instanceof CheckpointMismatch)) throw error;
+        if (!(error instanceof CheckpointMismatch) || (error.spoils && isStream(output!))) throw error;
         // What the sketch remembers by itself is wrong now: loaded anew, it begins from the first frame.
         const fresh = await openSketch(file, run, () => undefined);
         const { checkpoints: _, resume: __, ...rest } = all;
@@ -101,6 +103,11 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     return compare(one, two, { ...options, ...(output !== undefined && { output }) });
   },
 };
+
+/** Whether what was written there cannot be taken back. */
+function isStream(output: string): boolean {
+  return output === standardOutput || (existsSync(output) && !statSync(output).isFile());
+}
 
 async function open(file: string, run: RunArguments): Promise<OpenSketch> {
   calls.begin('load');

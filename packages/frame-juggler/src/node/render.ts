@@ -138,9 +138,19 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
   const { run, target, frames, setting, products } = openFilm(sketch, output, read);
   const checkpoints = await checkpointsOf(run, read);
   const total = frames[1] - frames[0] + 1;
+  let done = 0;
+  const asEnd = (error: unknown): unknown => {
+    if (error instanceof Stopped) return error;
+    // Stopped on the way to a frame.
+    if (read.signal?.aborted === true) return new Stopped(whatIsThere(output, frames[0], done));
+    if (error instanceof SketchError && target.many) error.message += `. ${whatIsThere(output, frames[0], done)}`;
+    return error;
+  };
+  // Before anything is written, as it may have to begin anew; of a sequence some frames may be there already.
+  if (typeof output !== 'string' || !isSequence(output))
+    await checkpoints?.bring(frames[0]).catch((error: unknown) => Promise.reject(asEnd(error) as Error));
   const pool = new DrawPool(threadsFor(total, setting, read.threads));
   const opened = await openOutput(target, setting, read, pool);
-  let done = 0;
   const onFrame = (count: number): void => {
     done = count;
     read.onProgress?.(count, total);
@@ -152,12 +162,7 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
     if (read.onNote !== undefined) await tellNotes(run, read.onNote);
   } catch (error) {
     await opened.abandon();
-    // Stopped on the way to a frame.
-    if (read.signal?.aborted === true && !(error instanceof Stopped))
-      throw new Stopped(whatIsThere(output, frames[0], done));
-    if (error instanceof SketchError && target.many && !(error instanceof Stopped))
-      error.message += `. ${whatIsThere(output, frames[0], done)}`;
-    throw error;
+    throw asEnd(error);
   } finally {
     await pool.close();
   }
