@@ -77,6 +77,7 @@ import {
   formats,
   framesLeftBy,
   isPictureFile,
+  isWrittenThrough,
   keepCheckpoints,
   loadSketch,
   openFolder,
@@ -471,6 +472,9 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   },
   async discardUnfinished() {
     await discardUnfinished('harbor.gif'); // after a thread that wrote it was ended
+  },
+  async isWrittenThrough() {
+    if (await isWrittenThrough('harbor.gif')) console.log('a pipe, or a device'); // here a file, written whole or not at all
   },
   async standardOutput() {
     await render(harbor, { to: standardOutput, format: 'y4m', frames: [0, 59] });

@@ -1,5 +1,4 @@
 import { once } from 'node:events';
-import { existsSync, statSync } from 'node:fs';
 import { parentPort } from 'node:worker_threads';
 import { explanationLines } from 'frame-juggler';
 import {
@@ -8,9 +7,9 @@ import {
   compare,
   explain,
   isPictureFile,
+  isWrittenThrough,
   readPictureFile,
   render,
-  standardOutput,
   Stopped,
   strip,
   type Compared,
@@ -56,7 +55,7 @@ const jobs: { [Name in JobName]: Job<Name> } = {
       try {
         return await render(sketch, { to: output!, ...all, ...watched });
       } catch (error) {
-        if (!(error instanceof CheckpointMismatch) || (error.spoils && isStream(output!))) throw error;
+        if (!(error instanceof CheckpointMismatch) || (error.spoils && (await isWrittenThrough(output!)))) throw error;
         // What the sketch remembers by itself is wrong now: loaded anew, it begins from the first frame.
         const fresh = await openSketch(file, run, () => undefined);
         const { checkpoints: _, resume: __, ...rest } = all;
@@ -103,11 +102,6 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     return compare(one, two, { ...options, ...(output !== undefined && { output }) });
   },
 };
-
-/** Whether what was written there cannot be taken back. */
-function isStream(output: string): boolean {
-  return output === standardOutput || (existsSync(output) && !statSync(output).isFile());
-}
 
 async function open(file: string, run: RunArguments): Promise<OpenSketch> {
   calls.begin('load');

@@ -21,7 +21,7 @@ export { dialFile, readDialFile, writeDialFile } from './dial-file.ts';
 export { describe } from './describe.ts';
 export { fileHost } from './file-host.ts';
 export { writeAtomically } from './write-atomically.ts';
-export { discardUnfinished, standardOutput } from './sink.ts';
+export { discardUnfinished, isWrittenThrough, standardOutput } from './sink.ts';
 export { encodePng } from './png.ts';
 export { provenance, readProvenance } from './provenance.ts';
 export type { Origin, Provenance } from './provenance.ts';

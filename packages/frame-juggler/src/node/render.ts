@@ -17,7 +17,7 @@ import type { OutputSetting } from './outputs/output.ts';
 import { frameFile, isSequence } from './outputs/sequence.ts';
 import { renderFrames } from './render-frames.ts';
 import { runSettingsTable } from './run-settings.ts';
-import { standardOutput, type Destination } from './sink.ts';
+import { isWrittenThrough, standardOutput, type Destination } from './sink.ts';
 
 /** What can be written to, as Node's streams: false says that it wants no more before its event `drain`. */
 export interface ByteStream {
@@ -146,9 +146,9 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
     if (error instanceof SketchError && target.many) error.message += `. ${whatIsThere(output, frames[0], done)}`;
     return error;
   };
-  // Before anything is written, as it may have to begin anew; of a sequence some frames may be there already.
-  if (typeof output !== 'string' || !isSequence(output))
-    await checkpoints?.bring(frames[0]).catch((error: unknown) => Promise.reject(asEnd(error) as Error));
+  // Whoever begins anew after a mismatch must not have written anything that cannot be taken back.
+  if (checkpoints !== undefined && (await isWrittenThrough(output)))
+    await checkpoints.bring(frames[0]).catch((error: unknown) => Promise.reject(asEnd(error) as Error));
   const pool = new DrawPool(threadsFor(total, setting, read.threads));
   const opened = await openOutput(target, setting, read, pool);
   const onFrame = (count: number): void => {

@@ -77,6 +77,14 @@ export async function placeOf(output: string): Promise<string | undefined> {
   return path.resolve(path.dirname(output), await readlink(output));
 }
 
+/** Whether what is written there cannot be taken back: standard output, a device, a pipe, or whoever takes the bytes. */
+export async function isWrittenThrough(output: Destination): Promise<boolean> {
+  if (typeof output !== 'string' || output === standardOutput) return true;
+  // Of a folder it is said elsewhere that nothing can be written there.
+  const place = await placeOf(output).catch(() => output);
+  return place === undefined;
+}
+
 function isLink(output: string): boolean {
   return lookAt(lstatSync, output)?.isSymbolicLink() === true;
 }
