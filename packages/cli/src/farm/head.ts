@@ -64,15 +64,10 @@ export async function renderOnFarm(job: FarmJob): Promise<Rendered> {
       if (!joiner.many)
         throw new SketchError({ problem: `${to} holds one frame, which no farm makes sooner`, expected: 'expected it without --queue' }); // prettier-ignore
       const film = await sendFilm(job, store, joiner);
-      const chunks = new Chunks({ link, store, film, joiner, job });
-      await goingAhead(
-        job,
-        store,
-        film,
-        joiner,
-        (error) => chunks.fail(error),
-        () => chunks.renderAll(),
-      );
+      const means: Means = { link, store, film, joiner, job };
+      const chunks = new Chunks(means);
+      if (farm.checkpoints) await renderWithCheckpoints(means, chunks);
+      else await chunks.renderAll();
       if (signal.aborted)
         throw new Stopped(`What is rendered waits in ${farm.store}: the same command goes on with it`);
       await joiner.finish();
@@ -89,30 +84,23 @@ export async function renderOnFarm(job: FarmJob): Promise<Rendered> {
   }
 }
 
-/** While a film is rendered, steps its sketch through to its end, if asked for, and leaves checkpoints for the workers. */
-async function goingAhead(
-  { sketch, options, farm, signal, onCall }: FarmJob,
-  store: Store,
-  film: string,
-  { frames, seed }: ChunkJoiner,
-  fail: (error: SketchError) => void,
-  work: () => Promise<void>,
-): Promise<void> {
-  if (!farm.checkpoints) return work();
+/** While the chunks are rendered, steps the sketch through to the film's end, and leaves checkpoints for the workers. */
+async function renderWithCheckpoints({ job, store, film, joiner }: Means, chunks: Chunks): Promise<void> {
+  const { sketch, options, signal, onCall } = job;
   const over = new AbortController();
   const kept = keepCheckpoints(sketch, {
-    ...handedOn(options, ['width', 'height', 'dials', 'input', 'source', 'onNote']),
+    ...handedOn(options, ['width', 'height', 'dials', 'input', 'onNote']),
     source: options.source,
-    seed,
-    frames,
+    seed: joiner.seed,
+    frames: joiner.frames,
     checkpoints: folderOf(store, names.checkpoints(film)),
     signal: AbortSignal.any([signal, over.signal]),
     onCall,
   }).catch((error: unknown) => {
-    if (!signal.aborted && !over.signal.aborted) fail(asSketchError(error));
+    if (!signal.aborted && !over.signal.aborted) chunks.fail(asSketchError(error));
   });
   try {
-    await work();
+    await chunks.renderAll();
   } finally {
     over.abort();
     await kept;

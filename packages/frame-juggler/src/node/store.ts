@@ -26,7 +26,7 @@ export async function openFolder(folder: string): Promise<Store> {
     }
   };
   if (!(await stat(root).then((found) => found.isDirectory(), () => false))) // prettier-ignore
-    throw new SketchError({ problem: `the store ${folder} is not a folder that is there`, expected: 'expected one that all machines share' }); // prettier-ignore
+    throw new SketchError({ problem: `the store ${folder} is not a folder that is there`, expected: 'expected one that all who use it share' }); // prettier-ignore
   const fileOf = (name: string): string => path.join(root, name);
   const isMissing = (error: unknown): boolean => (error as NodeJS.ErrnoException).code === 'ENOENT';
   return {

@@ -64,7 +64,7 @@ interface Kept {
 class Pace {
   private cost = 0;
   /** When it was done last. */
-  ended = performance.now();
+  private ended = performance.now();
 
   /** Whether it is long enough ago: so many milliseconds, and so many that it takes no more than a share of the time. */
   isDue(least: number, share: number): boolean {
