@@ -89,11 +89,38 @@ describe('coverage', () => {
     const triangle = fc.tuple(fc.tuple(near, near), fc.tuple(near, near), fc.tuple(near, near));
     fc.assert(
       fc.property(fc.oneof(alongLine, triangle), (polygon) => {
-        const off = cover([polygon]).map((value, at) => {
-          const shared = area(within(polygon, at % 40, Math.floor(at / 40)));
-          return Math.abs(value - shared * 255);
-        });
-        expect(Math.max(...off)).toBeLessThan(1.1);
+        expect(furthestOff(cover([polygon]), (x, y) => area(within(polygon, x, y)))).toBeLessThan(1.1);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  const place = fc.tuple(fc.double({ min: -5, max: 45, noNaN: true }), fc.double({ min: -5, max: 35, noNaN: true }));
+  const reach = fc.oneof(fc.double({ min: 0.2, max: 3, noNaN: true }), fc.double({ min: 3, max: 25, noNaN: true }));
+  const degrees = fc.double({ min: 0, max: 360, noNaN: true });
+
+  test('a convex outline of many corners covers each pixel by the area that they share', () => {
+    fc.assert(
+      fc.property(place, reach, reach, degrees, fc.integer({ min: 5, max: 60 }), (at, across, down, turn, sides) => {
+        const polygon = regular(at, [across, down], turn, sides);
+        expect(furthestOff(cover([polygon]), (x, y) => area(within(polygon, x, y)))).toBeLessThan(1.1);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('a pen along a regular polygon covers what lies between two of them', () => {
+    const width = fc.double({ min: 0.02, max: 0.9, noNaN: true });
+    fc.assert(
+      fc.property(place, reach, degrees, fc.integer({ min: 3, max: 9 }), width, (at, radius, turn, sides, part) => {
+        const flat = Math.cos(Math.PI / sides);
+        const half = part * radius * flat;
+        const [outer, inner] = [radius + half / flat, radius - half / flat].map((each) => regular(at, [each, each], turn, sides)); // prettier-ignore
+        const points = regular(at, [radius, radius], turn, sides);
+        const { data } = picture((canvas) => canvas.polygon({ points, fill: 'none', stroke: { color: 'black', width: 2 * half } }), { width: 40, height: 30 }); // prettier-ignore
+        const inked = Array.from({ length: 40 * 30 }, (_, i) => 255 - data[i * 4]);
+        const shared = (x: number, y: number): number => area(within(outer, x, y)) - area(within(inner, x, y));
+        expect(furthestOff(inked, shared)).toBeLessThan(2.1);
       }),
       { numRuns: 300 },
     );
@@ -160,6 +187,21 @@ describe('coverage', () => {
     expect(sum(cover([box(-1e300, -1e300, 1e300, 1e300)]))).toBe(40 * 30);
   });
 });
+
+/** How far coverages of 40 × 30 pixels are from what part of each pixel is covered, at most, of 255. */
+function furthestOff(coverages: readonly number[], shared: (x: number, y: number) => number): number {
+  return Math.max(...coverages.map((value, at) => Math.abs(value - shared(at % 40, Math.floor(at / 40)) * 255)));
+}
+
+/** Corners on an ellipse about a point, turned by some degrees. */
+function regular([x, y]: Corner, [across, down]: Corner, turn: number, sides: number): Corner[] {
+  const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+  return Array.from({ length: sides }, (_, i): Corner => {
+    const angle = (2 * Math.PI * i) / sides;
+    const [dx, dy] = [across * Math.cos(angle), down * Math.sin(angle)];
+    return [x + dx * cos - dy * sin, y + dx * sin + dy * cos];
+  });
+}
 
 /** The part of a convex polygon that lies in a pixel: cut along each of its four sides, by Sutherland and Hodgman. */
 function within(polygon: Corner[], x: number, y: number): Corner[] {

@@ -11,7 +11,7 @@ export type Pixel = u32;
 /** The bytes of a pixel are two to the power of this; so many bytes may be written where fewer are left of a row. */
 export const pixelShift: i32 = 2;
 export const pixelBytes: i32 = 4;
-export const beyond: i32 = 16;
+export const beyond: i32 = 32;
 /** Pixels of a vector. */
 export const perVector: i32 = 4;
 
@@ -177,6 +177,30 @@ export function cover(color: v128, below: v128, factors: v128): v128 {
 @inline
 export function over(source: v128, below: v128): v128 {
   return i8x16.add(source, scale(below, v128.not(alphasOf(source))));
+}
+
+/* The same for one source over many vectors of pixels: what it leaves of them, and what it adds. */
+
+/** The part that a source of one color leaves of what is below. */
+@inline
+export function openPart(source: v128): v128 {
+  return i16x8.extend_low_i8x16_u(v128.not(alphasOf(source)));
+}
+
+/** What a source of one color adds. */
+@inline
+export function addedPart(source: v128): v128 {
+  return i16x8.add(i16x8.mul(i16x8.extend_low_i8x16_u(source), i16x8.splat(255)), i16x8.splat(128));
+}
+
+@inline
+export function overAlike(below: v128, open: v128, added: v128): v128 {
+  const low = i16x8.add(i16x8.mul(i16x8.extend_low_i8x16_u(below), open), added);
+  const high = i16x8.add(i16x8.mul(i16x8.extend_high_i8x16_u(below), open), added);
+  return i8x16.narrow_i16x8_u(
+    i16x8.shr_u(i16x8.add(low, i16x8.shr_u(low, 8)), 8),
+    i16x8.shr_u(i16x8.add(high, i16x8.shr_u(high, 8)), 8),
+  );
 }
 
 /** Eight sums of products of bytes, each in 16 bits, over 255, rounded. */

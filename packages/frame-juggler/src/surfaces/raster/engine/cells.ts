@@ -17,6 +17,8 @@ import { far, Shape } from './shape.ts';
 export const one: i32 = 1 << 20;
 /** Pixels to a block. */
 export const block: i32 = 4;
+/** Cells are read and emptied four at a time, from wherever edges begin: so many more than their row may be reached. */
+const slack: i32 = 8;
 /** The most cells that are drawn at a time, unless a single row has more. */
 const maxCells: i32 = 65536;
 
@@ -89,12 +91,18 @@ export function forgetCrossings(y: i32): void {
   store<i32>(crossed + ((y - chunkTop) << 2), 0);
 }
 
+/** The cells of a single row, to which `addArea` adds. */
+export function cellsOfOneRow(): usize {
+  reserve(1);
+  return cells;
+}
+
 /** Makes room for the cells of so many rows; they are all empty between shapes. */
 function reserve(rows: i32): void {
   if (rows * stride > cellRoom) {
     cellRoom = rows * stride;
-    cells = grow(cells, cellRoom << 2);
-    memory.fill(cells, 0, cellRoom << 2);
+    cells = grow(cells, (cellRoom + slack) << 2);
+    memory.fill(cells, 0, (cellRoom + slack) << 2);
   }
   if (rows * words > wordRoom) {
     wordRoom = rows * words;
@@ -154,7 +162,7 @@ export function within(x: f64): f64 {
 
 /** The nearest whole number to a small one: the last bits of its sum with a number that leaves no room for more. */
 @inline
-function whole(number: f64): i32 {
+export function whole(number: f64): i32 {
   return <i32>reinterpret<i64>(number + 6755399441055744.0);
 }
 
@@ -208,20 +216,30 @@ function note(column: i32): void {
   lastWord = max(lastWord, (column + 1) >> 7);
 }
 
-/** Adds what an edge has in one row: an area spread evenly from `xa` to `xb`, counted from a column of the cells. */
+/** Adds what an edge has in one row, and marks it. */
 @inline
 function addInRow(cells: usize, marks: usize, column: i32, xa: f64, xb: f64, area: i32, perPixel: f64): void {
+  const first = column + <i32>xa;
+  const last = column + addArea(cells, xa, xb, area, perPixel);
+  mark(marks, first);
+  mark(marks, last);
+  for (let between = first + block; between < last; between += block) mark(marks, between);
+}
+
+/**
+ * Adds an area that is spread evenly from `xa` to `xb`, counted from a cell; gives the last pixel that is touched.
+ * @param perPixel the area of each pixel that is crossed from side to side
+ */
+@inline
+export function addArea(cells: usize, xa: f64, xb: f64, area: i32, perPixel: f64): i32 {
   let pixel = <i32>xa;
   let cell = cells + (pixel << 2);
   if (xb <= <f64>(pixel + 1)) {
     const spill = whole(<f64>area * ((xa + xb) * 0.5 - pixel));
     store<i32>(cell, load<i32>(cell) + area - spill);
     store<i32>(cell, load<i32>(cell, 4) + spill, 4);
-    mark(marks, column + pixel);
-    mark(marks, column + pixel + 1);
-    return;
+    return pixel + 1;
   }
-  const first = column + pixel;
   // The first pixel, those that are crossed from side to side, and the last.
   let along = perPixel * (<f64>(pixel + 1) - xa);
   let reached = whole(along);
@@ -240,19 +258,13 @@ function addInRow(cells: usize, marks: usize, column: i32, xa: f64, xb: f64, are
   const over = whole(<f64>rest * ((xb - pixel) * 0.5));
   store<i32>(cell, load<i32>(cell) + spill + rest - over);
   store<i32>(cell, load<i32>(cell, 4) + over, 4);
-  markAll(marks, first, column + pixel + 1);
+  return pixel + 1;
 }
 
 @inline
 function mark(marks: usize, column: i32): void {
   const at = marks + ((column >> 7) << 2);
   store<u32>(at, load<u32>(at) | (1 << ((column >> 2) & 31)));
-}
-
-/** Marks the blocks from one column to another. */
-@inline
-function markAll(marks: usize, from: i32, to: i32): void {
-  for (let column = from & ~(block - 1); column <= to; column += block) mark(marks, column);
 }
 
 /** Empties a row of what edges have added to it. */

@@ -1,23 +1,21 @@
 import { left, right } from './cells.ts';
 import { Lines } from './lines.ts';
+import { coverages, maxCoverages } from './row.ts';
 import { Shape } from './shape.ts';
 import { paintCovered, paintEven } from './spans.ts';
 
 /*
  * Convex outlines of few corners, such as thin lines. A row without a corner lies between two edges, and how much of a
  * pixel is right of an edge is the difference of an integral at the pixel's borders: found for four pixels at a time,
- * with no cells in between. Rows with a corner go through the cells, as those of any outline.
+ * with no cells in between. Rows with a corner go the way of other outlines.
  */
 
 /** Pixels that are wholly covered are filled by themselves where there are as many as these. */
 const fewPixels: i32 = 8;
-/** The coverages of adjacent pixels, this many at most. */
-const mostAtOnce: i32 = 128;
-const coverages = memory.data(128 + 16);
 
 /** An edge that crosses rows from top to bottom. */
 @unmanaged
-class Side {
+class Edge {
   /** A column of its own, from which places are counted, so that the arithmetic is the same wherever the shape stands. */
   column: f64 = 0;
   x: f64 = 0;
@@ -38,9 +36,9 @@ class Side {
   }
 }
 
-const sides = memory.data(64);
-let leftSide = changetype<Side>(sides);
-let rightSide = changetype<Side>(sides + 32);
+const edges = memory.data(64);
+let leftEdge = changetype<Edge>(edges);
+let rightEdge = changetype<Edge>(edges + 32);
 
 /* How both edges lie in the current row, the left one first: where they begin, how wide they are, one half over that. */
 let begin0: v128 = i64x2.splat(0);
@@ -72,20 +70,20 @@ export function rowOfCorner(shape: Shape, lines: Lines, y: i32, end: i32): i32 {
 
 /** Paints rows without a corner; false, and nothing painted, where no two edges cross them. */
 export function paintBetween(shape: Shape, lines: Lines, top: i32, end: i32): bool {
-  if (!findSides(shape, lines, top, end)) return false;
-  const apart = rightSide.column - leftSide.column;
+  if (!findEdges(shape, lines, top, end)) return false;
+  const apart = rightEdge.column - leftEdge.column;
   for (let y = top; y < end; y++) {
-    const x0 = leftSide.at(y);
-    const x1 = leftSide.at(y + 1);
-    const x2 = rightSide.at(y) + apart;
-    const x3 = rightSide.at(y + 1) + apart;
+    const x0 = leftEdge.at(y);
+    const x1 = leftEdge.at(y + 1);
+    const x2 = rightEdge.at(y) + apart;
+    const x3 = rightEdge.at(y + 1) + apart;
     paintRow(y, x0 < x1 ? x0 : x1, x0 < x1 ? x1 : x0, x2 < x3 ? x2 : x3, x2 < x3 ? x3 : x2);
   }
   return true;
 }
 
 /** Finds the edges on the left and on the right of rows without a corner. */
-function findSides(shape: Shape, lines: Lines, top: i32, end: i32): bool {
+function findEdges(shape: Shape, lines: Lines, top: i32, end: i32): bool {
   const last = lines.end(shape.firstSubpath);
   let found = 0;
   let x0 = lines.x(last - 1);
@@ -95,17 +93,17 @@ function findSides(shape: Shape, lines: Lines, top: i32, end: i32): bool {
     const y1 = lines.y(i);
     if (min(y0, y1) <= <f64>top && max(y0, y1) >= <f64>end) {
       if (found === 2) return false;
-      (found++ === 0 ? leftSide : rightSide).take(x0, y0, x1, y1);
+      (found++ === 0 ? leftEdge : rightEdge).take(x0, y0, x1, y1);
     }
     x0 = x1;
     y0 = y1;
   }
   if (found < 2) return false;
-  const apart = rightSide.column - leftSide.column;
-  if (leftSide.at(top) + leftSide.at(end) > rightSide.at(top) + rightSide.at(end) + 2 * apart) {
-    const first = leftSide;
-    leftSide = rightSide;
-    rightSide = first;
+  const apart = rightEdge.column - leftEdge.column;
+  if (leftEdge.at(top) + leftEdge.at(end) > rightEdge.at(top) + rightEdge.at(end) + 2 * apart) {
+    const first = leftEdge;
+    leftEdge = rightEdge;
+    rightEdge = first;
   }
   return true;
 }
@@ -114,7 +112,7 @@ function findSides(shape: Shape, lines: Lines, top: i32, end: i32): bool {
 @inline
 function paintRow(y: i32, x0: f64, x1: f64, x2: f64, x3: f64): void {
   const begin = Math.floor(x0);
-  const column = <i32>(leftSide.column + begin);
+  const column = <i32>(leftEdge.column + begin);
   begin0 = f32x4.splat(<f32>(x0 - begin));
   begin1 = f32x4.splat(<f32>(x2 - begin));
   const across0 = <f32>(x1 - x0);
@@ -142,7 +140,7 @@ function paintPart(from: i32, y: i32, to: i32, column: i32): void {
   const w1 = wide1;
   const h1 = half1;
   while (from < to) {
-    const count = min(to - from, mostAtOnce);
+    const count = min(to - from, maxCoverages);
     let places = f32x4.add(f32x4.splat(<f32>(from - column)), f32x4(0, 1, 2, 3));
     let between = f32x4.sub(rightOf(b0, w0, h0, places), rightOf(b1, w1, h1, places));
     for (let i = 0; i < count; i += 4) {

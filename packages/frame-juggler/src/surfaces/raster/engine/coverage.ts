@@ -1,8 +1,10 @@
-import { addRows, beginCells, block, cellsOf, firstWord, forgetCrossings, lastWord, left, marksOf, one, right, within } from './cells.ts';
+import { addRows, beginCells, block, cellsOf, firstWord, forgetCrossings, lastWord, left, marksOf, right, within } from './cells.ts';
+import { paintChains } from './chains.ts';
 import { paintBetween, rowOfCorner } from './convex.ts';
 import { Lines } from './lines.ts';
+import { asCoverages, coverages, last, maxCoverages, paintCoverages, summed } from './row.ts';
 import { Shape } from './shape.ts';
-import { paintCovered, paintEven } from './spans.ts';
+import { paintEven } from './spans.ts';
 import { untangle } from './untangle.ts';
 
 /*
@@ -10,23 +12,25 @@ import { untangle } from './untangle.ts';
  * edges touch pixels are covered alike.
  */
 
-/** The coverages of adjacent blocks, this many pixels at most. */
-const mostAtOnce: i32 = 128;
-const coverages = memory.data(128 + 16);
-
 /** Paints what outlines cover of some rows, each subpath closed by a straight line. */
 export function paintInside(shape: Shape, lines: Lines, fromRow: i32, toRow: i32): void {
   const top = max(shape.top, fromRow);
   const bottom = min(shape.bottom, toRow);
   const rows = beginCells(shape);
   if (shape.isRectangle) return paintRectangle(lines, shape.firstPoint, top, bottom);
-  if (!shape.isSimple) return paintRows(shape, lines, top, bottom, rows);
+  if (!shape.isSimple) return paintEdges(shape, lines, top, bottom, rows);
   for (let y = top; y < bottom; ) {
     const corner = rowOfCorner(shape, lines, y, bottom);
     const end = max(corner, y + 1);
-    if (corner <= y || !paintBetween(shape, lines, y, end)) paintRows(shape, lines, y, end, rows);
+    if (corner <= y || !paintBetween(shape, lines, y, end)) paintEdges(shape, lines, y, end, rows);
     y = end;
   }
+}
+
+/** Paints rows by the edges in them. */
+function paintEdges(shape: Shape, lines: Lines, top: i32, bottom: i32, rows: i32): void {
+  if (shape.isMonotone) paintChains(shape, lines, top, bottom);
+  else paintRows(shape, lines, top, bottom, rows);
 }
 
 /** Paints rows by their cells, so many at a time. */
@@ -58,57 +62,22 @@ function paintRow(y: i32, evenOdd: bool): void {
     for (; bits !== 0; bits &= bits - 1) {
       const column = ((word << 5) + ctz(bits)) * block;
       const x = left + column;
-      if (x > from || x - begin >= mostAtOnce) {
-        if (from > begin) paintBlocks(begin, y, from);
+      if (x > from || x - begin >= maxCoverages) {
+        if (from > begin) paintCoverages(begin, y, from);
         if (coverage > 0 && x > from) paintEven(from, y, min(x, right) - from, coverage);
         begin = x;
       }
       const at = row + (column << 2);
       sum = summed(at, last(sum));
       v128.store(at, i64x2.splat(0));
-      const words4 = i16x8.narrow_i32x4_s(asCoverage(sum, evenOdd), sum);
-      const bytes: u32 = i32x4.extract_lane(i8x16.narrow_i16x8_u(words4, words4), 0);
+      const bytes = asCoverages(sum, evenOdd);
       store<u32>(coverages + (x - begin), bytes);
       coverage = bytes >> 24;
       from = x + block;
     }
   }
-  if (from > begin) paintBlocks(begin, y, from);
+  if (from > begin) paintCoverages(begin, y, from);
   if (coverage > 0 && from < right) paintEven(from, y, right - from, coverage);
-}
-
-/** Paints the blocks between two columns, as far as they lie on the canvas: edges spill to the right of it. */
-function paintBlocks(from: i32, y: i32, to: i32): void {
-  const count = min(to, right) - from;
-  if (count <= 0) return;
-  if (to > right) store<u32>(coverages + count, 0);
-  paintCovered(from, y, count, coverages);
-}
-
-/** Four cells, each with all before it. */
-@inline
-function summed(at: usize, before: v128): v128 {
-  const none = i64x2.splat(0);
-  let sum = v128.load(at);
-  sum = i32x4.add(sum, v128.shuffle<i32>(none, sum, 0, 4, 5, 6));
-  sum = i32x4.add(sum, v128.shuffle<i32>(none, sum, 0, 1, 4, 5));
-  return i32x4.add(sum, before);
-}
-
-@inline
-function last(sums: v128): v128 {
-  return v128.shuffle<i32>(sums, sums, 3, 3, 3, 3);
-}
-
-/** Winding times area as coverage from 0 to 255. */
-@inline
-function asCoverage(sums: v128, evenOdd: bool): v128 {
-  let area = i32x4.abs(sums);
-  if (evenOdd) {
-    area = v128.and(area, i32x4.splat(2 * one - 1));
-    area = i32x4.min_s(area, i32x4.sub(i32x4.splat(2 * one), area));
-  } else area = i32x4.min_s(area, i32x4.splat(one));
-  return i32x4.shr_u(i32x4.add(i32x4.mul(area, i32x4.splat(255)), i32x4.splat(one >> 1)), 20);
 }
 
 /** Paints an upright rectangle: what most backgrounds are made of needs no edges. */

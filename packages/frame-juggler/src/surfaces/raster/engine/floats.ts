@@ -131,6 +131,23 @@ export function over(source: v128, below: v128): v128 {
   return f32x4.add(source, f32x4.mul(below, f32x4.sub(ones(), alphasOf(source))));
 }
 
+/* The same for one source over many pixels: see bytes.ts. */
+
+@inline
+export function openPart(source: v128): v128 {
+  return f32x4.sub(f32x4.splat(1), alphasOf(source));
+}
+
+@inline
+export function addedPart(source: v128): v128 {
+  return source;
+}
+
+@inline
+export function overAlike(below: v128, open: v128, added: v128): v128 {
+  return f32x4.add(added, f32x4.mul(below, open));
+}
+
 export const halves: i32 = 1;
 
 @inline

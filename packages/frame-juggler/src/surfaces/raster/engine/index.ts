@@ -30,7 +30,7 @@ import {
 import { fillTable } from './shade.ts';
 import { Brush } from './spans.ts';
 import { allocate, free } from './memory.ts';
-import { strokeOutline, turnsBack } from './stroke.ts';
+import { isRing, strokeOutline, turnsBack } from './stroke.ts';
 import { writeVideo } from './video.ts';
 import { premultiply } from './words.ts';
 
@@ -38,9 +38,10 @@ import { premultiply } from './words.ts';
  * The raster engine: outlines to pixels, in WebAssembly. Everything is handed over as numbers and as addresses in its
  * memory; `engine.ts` beside this folder is the one that calls it. A drawing goes through these files:
  *
- *   flatten → (dash → stroke) → shape → list → cells (→ untangle) → coverage → spans → shade, pixels, blend → layer
+ *   flatten → (dash → stroke) → shape → list → coverage → spans → shade, pixels, blend → layer
  *
- * What is drawn is written out by pixels and video.
+ * Coverage is found by chains (→ side) of outlines that lead down once and up once, by convex of thin ones, and by cells
+ * (→ untangle) of all others. What is drawn is written out by pixels and video.
  */
 
 export { fillTable, look, openLayer, paintList, releaseLayer, resize };
@@ -104,7 +105,7 @@ export function fill(evenOdd: bool, isLetters: bool, isSimple: bool, tolerance: 
   if (missesRows(path, end, a, b, c, d, e, f)) return;
   const first = outlines.subpaths;
   flatten(path, end, a, b, c, d, e, f, tolerance, outlines);
-  list(first, evenOdd, isSimple || isEllipse(), isLetters ? letters : area, brush);
+  list(first, evenOdd, isSimple || isEllipse(), false, isLetters ? letters : area, brush);
 }
 
 /** Whether the outline is one whole ellipse. */
@@ -132,7 +133,7 @@ export function stroke(
   makeStroke(tolerance / largestScale(a, b, c, d), wide, cap, join, miterLimit, pattern, lengths, offset, outlines);
   lookAtCanvas();
   outlines.transform(firstPoint, a, b, c, d, e, f);
-  list(first, false, false, turnsBack ? area : pen, brush);
+  list(first, false, false, isRing, turnsBack ? area : pen, brush);
 }
 
 /** Tells that what lies on the canvas is seen. */

@@ -38,14 +38,14 @@ export function aim(layer: i32): void {
 }
 
 /** Lists what the outlines from a subpath on cover. */
-export function list(firstSubpath: i32, evenOdd: bool, isPlain: bool, origin: i32, brush: Brush): void {
+export function list(firstSubpath: i32, evenOdd: bool, isPlain: bool, isRing: bool, origin: i32, brush: Brush): void {
   if (count === room) {
     room = max(1024, room * 2);
     shapes = grow(shapes, room * shapeBytes);
     brushes = grow(brushes, room * brushBytes);
   }
   const shape = changetype<Shape>(shapes + count * shapeBytes);
-  if (!shape.take(outlines, firstSubpath, evenOdd, isPlain, origin)) return outlines.cut(firstSubpath);
+  if (!shape.take(outlines, firstSubpath, evenOdd, isPlain, isRing, origin)) return outlines.cut(firstSubpath);
   memory.copy(brushes + count * brushBytes, changetype<usize>(brush), brushBytes);
   top = count === 0 ? shape.top : min(top, shape.top);
   bottom = count === 0 ? shape.bottom : max(bottom, shape.bottom);

@@ -64,6 +64,7 @@ export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): voi
     return fillPixels(out, count, colorAt(f64x2.extract_lane(within, 0)));
   }
   if (kind === linear && spread === 0 && stops === 0) return shadeLinear(x, py, count, out);
+  if (kind === around && spread === 0 && stops === 0) return shadeAround(x, py, count, out);
   for (; count > 0; count -= maxOffsets, x += maxOffsets, out += maxOffsets << pixelShift) {
     const some = min(count, maxOffsets);
     const end = offsets + (some << 3);
@@ -150,6 +151,34 @@ function shadeLinear(x: i32, py: f64, count: i32, out: usize): void {
     const place = i32x4.extract_lane(tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, px))), 0);
     storePixel(out, loadPixel(colors + (place << pixelShift)));
   }
+}
+
+/** Circles about one center, in one pass too: roots are taken in 32-bit floats, of distances that are told in 64 bits. */
+function shadeAround(x: i32, py: f64, count: i32, out: usize): void {
+  const ax = f64x2.splat(part(6));
+  const ay = f64x2.splat(part(9));
+  const startX = f64x2.splat(part(7) * py + part(8));
+  const startY = f64x2.splat(part(10) * py + part(11));
+  const size = f32x4.splat(<f32>tableSize);
+  const half = f32x4.splat(0.5);
+  let px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
+  const end = out + (count << pixelShift);
+  for (; out < end; out += 4 * pixelBytes, px = f64x2.add(px, f64x2.splat(4))) {
+    const next = f64x2.add(px, f64x2.splat(2));
+    const dx = floats4(f64x2.add(f64x2.mul(ax, px), startX), f64x2.add(f64x2.mul(ax, next), startX));
+    const dy = floats4(f64x2.add(f64x2.mul(ay, px), startY), f64x2.add(f64x2.mul(ay, next), startY));
+    const away = f32x4.mul(f32x4.sqrt(f32x4.add(f32x4.mul(dx, dx), f32x4.mul(dy, dy))), size);
+    const places = i32x4.trunc_sat_f32x4_s(f32x4.add(f32x4.pmin(size, away), half));
+    if (out + 4 * pixelBytes <= end) takeFour(places, out);
+    else takeSome(places, out, <i32>((end - out) >> pixelShift));
+  }
+}
+
+/** Writes the colors at up to three places of the table. */
+function takeSome(places: v128, out: usize, count: i32): void {
+  storePixel(out, loadPixel(colors + (i32x4.extract_lane(places, 0) << pixelShift)));
+  if (count > 1) storePixel(out + pixelBytes, loadPixel(colors + (i32x4.extract_lane(places, 1) << pixelShift)));
+  if (count > 2) storePixel(out + 2 * pixelBytes, loadPixel(colors + (i32x4.extract_lane(places, 2) << pixelShift)));
 }
 
 /** Writes the colors at four places of the table. */

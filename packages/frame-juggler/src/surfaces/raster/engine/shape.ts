@@ -30,6 +30,8 @@ export class Shape {
   isPlain: bool = false;
   /** Whether they are one convex outline of few corners: most rows of such a one lie between two edges. */
   isSimple: bool = false;
+  /** Whether they are one outline, or two, each of which leads down once and up once, all of it on the canvas's columns. */
+  isMonotone: bool = false;
   /** What they are of: see above. */
   origin: i32 = 0;
   /** Whether edges may lie beyond the left or the right side of the canvas, or too far above or below it. */
@@ -43,8 +45,9 @@ export class Shape {
   /**
    * Takes the outlines from a subpath on to the last: rounds their points, drops subpaths that are not finite, and finds
    * what they can cover of the rows that are drawn; false where nothing.
+   * @param isRing whether they are a pen's outer and inner outline, the inner one inside the other if both are convex
    */
-  take(lines: Lines, firstSubpath: i32, evenOdd: bool, isPlain: bool, origin: i32): bool {
+  take(lines: Lines, firstSubpath: i32, evenOdd: bool, isPlain: bool, isRing: bool, origin: i32): bool {
     this.firstSubpath = firstSubpath;
     this.endSubpath = lines.subpaths;
     if (firstSubpath === lines.subpaths) return false;
@@ -65,16 +68,21 @@ export class Shape {
     const maxY = f64x2.extract_lane(most, 1);
     // A number that is none makes all of these none; two infinities have no difference.
     if (!(isFinite(maxX - minX) && isFinite(maxY - minY)))
-      return dropUnsound(lines, firstSubpath) && this.take(lines, firstSubpath, evenOdd, isPlain, origin);
+      return dropUnsound(lines, firstSubpath) && this.take(lines, firstSubpath, evenOdd, isPlain, false, origin);
     this.left = <i32>Math.floor(between(0, minX, width));
     this.right = <i32>Math.ceil(between(0, maxX, width));
     this.top = <i32>Math.floor(between(firstRow, minY, endRow));
     this.bottom = <i32>Math.ceil(between(firstRow, maxY, endRow));
     this.mayBeCut = minX < 0 || maxX > <f64>width || minY < -far || maxY > far;
     this.isRectangle = isRectangle(lines, firstSubpath);
-    this.isSimple = lines.count - this.firstPoint <= maxCorners && maxX - minX < tooWide && isConvex(lines, firstSubpath);
-    this.isPlain = isPlain || this.isSimple || isConvex(lines, firstSubpath);
     this.origin = origin;
+    const subpaths = lines.subpaths - firstSubpath;
+    const hasFewCorners = subpaths === 1 && lines.count - this.firstPoint <= maxCorners && maxX - minX < tooWide;
+    const areConvex = (!isPlain || hasFewCorners) && subpaths <= (isRing ? 2 : 1) && allConvex(lines, firstSubpath);
+    this.isPlain = isPlain || areConvex;
+    this.isSimple = areConvex && hasFewCorners;
+    this.isMonotone =
+      !this.mayBeCut && maxY > minY && (areConvex || (isPlain && subpaths <= 2 && allMonotone(lines, firstSubpath)));
     return this.right > this.left && this.bottom > this.top;
   }
 }
@@ -115,11 +123,42 @@ function isRectangle(lines: Lines, subpath: i32): bool {
   return (by === ay && bx === cx && dy === cy && dx === ax) || (bx === ax && by === cy && dx === cx && dy === ay);
 }
 
-/** Whether there is a single convex outline. */
+function allConvex(lines: Lines, subpath: i32): bool {
+  for (; subpath < lines.subpaths; subpath++) if (!isConvex(lines, subpath)) return false;
+  return true;
+}
+
+function allMonotone(lines: Lines, subpath: i32): bool {
+  for (; subpath < lines.subpaths; subpath++) if (!isMonotone(lines, subpath)) return false;
+  return true;
+}
+
+/** Whether an outline leads down once and up once. */
+function isMonotone(lines: Lines, subpath: i32): bool {
+  const end = lines.end(subpath);
+  let y0 = lines.y(end - 1);
+  let hasHeight = false;
+  let wasDown = false;
+  let isDown = false;
+  let changes = 0;
+  for (let i = lines.start(subpath); i < end; i++) {
+    const y1 = lines.y(i);
+    if (y1 === y0) continue;
+    const down = y1 > y0;
+    if (!hasHeight) wasDown = down;
+    else if (down !== isDown) changes++;
+    hasHeight = true;
+    isDown = down;
+    y0 = y1;
+  }
+  // Once round, the first edge follows the last.
+  return changes + (isDown !== wasDown ? 1 : 0) <= 2;
+}
+
+/** Whether an outline is convex. */
 function isConvex(lines: Lines, subpath: i32): bool {
-  if (subpath !== lines.subpaths - 1) return false;
   const first = lines.start(subpath);
-  const end = lines.count;
+  const end = lines.end(subpath);
   let x0 = lines.x(end - 1);
   let y0 = lines.y(end - 1);
   let dx: f64 = 0;

@@ -1,5 +1,6 @@
 import { compose, mix, Layer } from './layer.ts';
 import {
+  addedPart,
   cover,
   factor,
   factorsOf,
@@ -7,7 +8,8 @@ import {
   fromWord,
   loadCoverages,
   loadOne,
-  over,
+  openPart,
+  overAlike,
   perVector,
   pixelBytes,
   pixelOf,
@@ -109,11 +111,28 @@ export function paintEven(x: i32, y: i32, count: i32, coverage: u32): void {
   if (isOpaqueColor && coverage === 255 && mode === 0) return fillPixels(at, count, full);
   const source = coverage === 255 ? full : pixelOf(color, coverage);
   if (mode !== 0) return blendEven(at, count, source);
-  const sources = splat(source);
   const end = at + (count << pixelShift);
-  let to = at;
-  for (; to + 16 <= end; to += 16) v128.store(to, over(sources, v128.load(to)));
-  for (; to < end; to += pixelBytes) storeOne(to, over(sources, loadOne(to)));
+  const to = paintVectors(at, end, source);
+  const open = openPart(splat(source));
+  const added = addedPart(splat(source));
+  for (let rest = to; rest < end; rest += pixelBytes) storeOne(rest, overAlike(loadOne(rest), open, added));
+}
+
+/** Paints whole vectors of pixels up to an address with one source; gives the address behind them. */
+@inline
+function paintVectors(at: usize, end: usize, source: Pixel): usize {
+  const open = openPart(splat(source));
+  const added = addedPart(splat(source));
+  // Two at a time, as the processor works on both at once.
+  for (; at + 32 <= end; at += 32) {
+    const first = overAlike(v128.load(at), open, added);
+    const second = overAlike(v128.load(at, 16), open, added);
+    v128.store(at, first);
+    v128.store(at, second, 16);
+  }
+  if (at + 16 > end) return at;
+  v128.store(at, overAlike(v128.load(at), open, added));
+  return at + 16;
 }
 
 function blendEven(at: usize, count: i32, source: Pixel): void {
@@ -141,6 +160,38 @@ function shadeEven(x: i32, y: i32, count: i32, strength: u32): void {
     shade(paint, x + done, y, some, onTheWay);
     compose(onTheWay, at + (done << pixelShift), some, strength, mode);
   }
+}
+
+/** Paints eight pixels of a row with a plain color, by coverages of a byte each; false for other brushes. */
+export function paintEight(x: i32, y: i32, first: u32, second: u32): bool {
+  if (perVector !== 4 || paint !== 0 || mode !== 0) return false;
+  const at = layer.at(x, y);
+  coverFour(at, first);
+  if (second !== 0) coverFour(at + 16, second);
+  return true;
+}
+
+/**
+ * Paints pixels of a row with a plain color: four by coverages of a byte each, a multiple of four wholly, and eight by
+ * coverages again, any of which may be 0. False, and nothing painted, for other brushes.
+ */
+export function paintBand(x: i32, y: i32, start: u32, between: i32, end: u32, end2: u32): bool {
+  if (perVector !== 4 || paint !== 0 || mode !== 0) return false;
+  let at = layer.at(x, y);
+  coverFour(at, start);
+  at += 16;
+  const stop = at + (between << pixelShift);
+  if (isOpaqueColor) for (; at < stop; at += 16) v128.store(at, hue);
+  else paintVectors(at, stop, full);
+  coverFour(stop, end);
+  coverFour(stop + 16, end2);
+  return true;
+}
+
+@inline
+function coverFour(at: usize, coverages: u32): void {
+  const factors = factorsOf(coverages);
+  v128.store(at, cover(hue, v128.load(at), isOpaqueColor ? factors : scale(factors, alpha)));
 }
 
 /** Paints `count` pixels of a row, no more than may be on their way, by coverages of a byte each; 0 stands behind them. */

@@ -33,6 +33,8 @@ let out: Lines = changetype<Lines>(0);
 let begun = false;
 /** Whether what was stroked last turns back somewhere, so that both ways lie over one another. */
 export let turnsBack = false;
+/** Whether it is one closed line that bends one way only, all of whose inner corners lie clear of one another. */
+export let isRing = false;
 /** 1 + the cosine of a turn of 120 degrees: beyond it the edges of both ways meet in more pixels than one. */
 const back: f64 = 0.5;
 
@@ -59,6 +61,7 @@ export function strokeOutline(
   mostPoints = outline.count + maxPoints;
   apart = tolerance * 1e-6;
   turnsBack = false;
+  isRing = lines.subpaths === 1;
   arcStep = half > tolerance ? max(finestStep, chordStep(half, tolerance)) : 90;
   for (let subpath = 0; subpath < lines.subpaths; subpath++) strokeSubpath(lines, subpath);
 }
@@ -66,6 +69,7 @@ export function strokeOutline(
 function strokeSubpath(lines: Lines, subpath: i32): void {
   const closed = take(lines, subpath);
   begun = false;
+  isRing = isRing && closed && count > 2;
   if (count === 0) return;
   if (count === 1) return dot(load<f64>(corners), load<f64>(corners, 8));
   if (closed && count > 2) {
@@ -159,20 +163,19 @@ function corner(i: i32, before: i32, after: i32, side: f64): void {
       add(x + (ax + bx) * k, y + (ay + by) * k);
     } else {
       // Too short for the offsets to meet: through the corner itself, so that both rectangles stay whole.
+      isRing = false;
       add(x + ax, y + ay);
       add(x, y);
       add(x + bx, y + by);
     }
     return;
   }
+  // The miter's length over the width is 1 / sin(θ/2), with θ the angle between the segments: 2 / (1 + dot) squared.
+  if (join === miter && cross > 0 && 2 <= miterLimit * miterLimit * openness) return add(x + (ax + bx) * k, y + (ay + by) * k);
   add(x + ax, y + ay);
   if (join === round) {
     const angle = atan2(cross, dot) * (180 / Math.PI);
     addArc(x, y, ax, ay, angle < 0 ? angle + 360 : angle);
-  }
-  // The miter's length over the width is 1 / sin(θ/2), with θ the angle between the segments: 2 / (1 + dot) squared.
-  else if (join === miter && cross > 0 && 2 <= miterLimit * miterLimit * openness) {
-    add(x + (ax + bx) * k, y + (ay + by) * k);
   }
   add(x + bx, y + by);
 }
