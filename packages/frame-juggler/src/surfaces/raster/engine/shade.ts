@@ -143,13 +143,12 @@ function shadeLinear(x: i32, py: f64, count: i32, out: usize): void {
   let px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
   const end = out + (count << pixelShift);
   for (; out + 4 * pixelBytes <= end; out += 4 * pixelBytes, px = f64x2.add(px, f64x2.splat(4))) {
-    const first = tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, px)));
-    const second = tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, f64x2.add(px, f64x2.splat(2)))));
-    takeFour(v128.shuffle<i64>(first, second, 0, 2), out);
+    const next = f64x2.add(px, f64x2.splat(2));
+    takeFour(tablePlaces4(f64x2.add(row, f64x2.mul(perPixel, px)), f64x2.add(row, f64x2.mul(perPixel, next))), out);
   }
   for (; out < end; out += pixelBytes, px = f64x2.add(px, f64x2.splat(1))) {
-    const place = i32x4.extract_lane(tablePlaces2(f64x2.add(row, f64x2.mul(perPixel, px))), 0);
-    storePixel(out, loadPixel(colors + (place << pixelShift)));
+    const place = f64x2.add(row, f64x2.mul(perPixel, px));
+    storePixel(out, loadPixel(colors + (i32x4.extract_lane(tablePlaces4(place, place), 0) << pixelShift)));
   }
 }
 
@@ -160,7 +159,8 @@ function shadeAround(x: i32, py: f64, count: i32, out: usize): void {
   const startX = f64x2.splat(part(7) * py + part(8));
   const startY = f64x2.splat(part(10) * py + part(11));
   const size = f32x4.splat(<f32>tableSize);
-  const half = f32x4.splat(0.5);
+  // Whole numbers are the last bits of sums with a number that leaves no room for more.
+  const noRoom = f32x4.splat(8388608);
   let px = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
   const end = out + (count << pixelShift);
   for (; out < end; out += 4 * pixelBytes, px = f64x2.add(px, f64x2.splat(4))) {
@@ -168,7 +168,7 @@ function shadeAround(x: i32, py: f64, count: i32, out: usize): void {
     const dx = floats4(f64x2.add(f64x2.mul(ax, px), startX), f64x2.add(f64x2.mul(ax, next), startX));
     const dy = floats4(f64x2.add(f64x2.mul(ay, px), startY), f64x2.add(f64x2.mul(ay, next), startY));
     const away = f32x4.mul(f32x4.sqrt(f32x4.add(f32x4.mul(dx, dx), f32x4.mul(dy, dy))), size);
-    const places = i32x4.trunc_sat_f32x4_s(f32x4.add(f32x4.pmin(size, away), half));
+    const places = v128.and(f32x4.add(f32x4.pmin(size, away), noRoom), i32x4.splat(0x7fffff));
     if (out + 4 * pixelBytes <= end) takeFour(places, out);
     else takeSome(places, out, <i32>((end - out) >> pixelShift));
   }
@@ -199,7 +199,7 @@ function takeColors(count: i32, out: usize): void {
   at = offsets;
   if (stops === 0)
     for (; out + 4 * pixelBytes <= end; out += 4 * pixelBytes, at += 32)
-      takeFour(v128.shuffle<i64>(places2(v128.load(at)), places2(v128.load(at, 16)), 0, 2), out);
+      takeFour(tablePlaces4(scaled(v128.load(at)), scaled(v128.load(at, 16))), out);
   for (; out < end; out += pixelBytes, at += 8) storePixel(out, colorAt(load<f64>(at)));
 }
 
@@ -211,17 +211,22 @@ function spread2(offset: v128): v128 {
   return spread === 1 ? within : f64x2.pmin(within, f64x2.sub(length, within));
 }
 
-/** Where in the table the colors of two offsets stand. */
+/** Two offsets as places of the table. */
 @inline
-function places2(offset: v128): v128 {
-  return tablePlaces2(f64x2.mul(offset, f64x2.splat(tableSize)));
+function scaled(offset: v128): v128 {
+  return f64x2.mul(offset, f64x2.splat(tableSize));
 }
 
-/** The nearest places of a table to two, none beyond its ends. */
+/** The nearest whole places of the table to twice two, none beyond its ends: see `whole` of the cells. */
 @inline
-function tablePlaces2(place: v128): v128 {
-  const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(tableSize), place));
-  return i32x4.trunc_sat_f64x2_s_zero(f64x2.add(inside, f64x2.splat(0.5)));
+function tablePlaces4(first: v128, second: v128): v128 {
+  return v128.shuffle<i32>(nearestPlaces(first), nearestPlaces(second), 0, 2, 4, 6);
+}
+
+@inline
+function nearestPlaces(places: v128): v128 {
+  const inside = f64x2.pmax(f64x2.splat(0), f64x2.pmin(f64x2.splat(tableSize), places));
+  return f64x2.add(inside, f64x2.splat(6755399441055744.0));
 }
 
 /** Where two pixels of a row lie in the paint's own units, across or down. */
