@@ -117,7 +117,12 @@ export class NearPalette implements Palette {
 
   entriesOf(region: Region): Entries | undefined {
     const mixOf = this.mixes && ((color: number): Uint8Array => this.mixOf(color));
-    const found = lookUp(region, unseen, (color) => this.entryOf(color), mixOf)!;
+    const { width, height } = region.rect;
+    const found = lookUp(region, unseen, (color) => this.entryOf(color), {
+      mixOf,
+      maxBad: this.mayBeBad * width * height,
+    });
+    if (found === undefined) return undefined;
     const part = found.bad / (found.seen || 1);
     // The region it was made for comes first: that shows how good the table can be.
     if (this.mayBeBad === 1) this.mayBeBad = part + mayBeWorse;
@@ -250,17 +255,23 @@ const badly = 256;
 /** Says that a color has no entry. */
 const none = -1;
 
+interface LookUpOptions {
+  /** Gives the entries that imitate a color over a square of pixels, for dithering. */
+  readonly mixOf?: ((color: number) => Uint8Array) | undefined;
+  /** The number of badly matching pixels beyond which it gives up. */
+  readonly maxBad?: number;
+}
+
 /**
- * Looks up a region's pixels, once per run of one color. Undefined if a color has no entry.
+ * Looks up a region's pixels, once per run of one color. Undefined if a color has no entry, or too many match badly.
  * @param clear the entry of transparent pixels
- * @param mixOf gives the entries that imitate a color over a square of pixels, for dithering
  * @returns the indices, whether pixels became transparent, how many pixels are visible, and how many match badly
  */
 function lookUp(
   { words, before, stride, rect }: Region,
   clear: number,
   entryOf: (color: number) => number,
-  mixOf?: (color: number) => Uint8Array,
+  { mixOf, maxBad = Infinity }: LookUpOptions = {},
 ): { indices: Uint8Array; uncovers: boolean; seen: number; bad: number } | undefined {
   const indices = new Uint8Array(rect.width * rect.height).fill(unseen);
   let uncovers = false;
@@ -286,7 +297,10 @@ function lookUp(
         entry = word >>> 24 < 128 ? clear : entryOf(rgbOf(word));
       }
       if (entry === none) return undefined;
-      if (mixOf === undefined || entry === clear) indices.fill(entry, from + shift, at + shift);
+      // Most runs are short: for those a loop is quicker than the call.
+      if (mixOf === undefined || entry === clear)
+        if (at - from > 32) indices.fill(entry, from + shift, at + shift);
+        else for (let place = from; place < at; place++) indices[place + shift] = entry;
       else {
         const mix = mixOf(rgbOf(word));
         const [row4, left] = [((rect.y + row) % side) * side, (rect.y + row) * stride];
@@ -296,6 +310,7 @@ function lookUp(
       if (entry !== clear) {
         seen += at - from;
         bad += (entry >> 8) * (at - from);
+        if (bad > maxBad) return undefined;
       } else if (before !== undefined) uncovers ||= someSeen(before, from, at);
     }
   }
