@@ -15,12 +15,11 @@ import {
 } from './layer.ts';
 import { Lines } from './lines.ts';
 import { area, letters, pen } from './shape.ts';
-import { aim, list, outlines, paintList } from './list.ts';
+import { aim, clear, list, outlines, paintList } from './list.ts';
 import {
   asWords,
   channelBytes,
   fadeTo,
-  fillPixels,
   filterRows,
   packRow,
   pixelOf,
@@ -44,7 +43,7 @@ import { premultiply } from './words.ts';
  * (→ untangle) of all others. What is drawn is written out by pixels and video.
  */
 
-export { fillTable, look, openLayer, paintList, releaseLayer, resize };
+export { clear, fillTable, look, openLayer, paintList, releaseLayer, resize };
 
 /** So much memory, 16 bytes aligned. */
 export function reserve(bytes: usize): usize {
@@ -241,18 +240,15 @@ export function compositeLayer(over: i32, onto: i32, opacity: i32, mode: i32): v
   composite(over, onto, opacity, mode);
 }
 
-/** Makes the first layer even. */
-export function clear(color: u32): void {
-  fillPixels(layerOf(0).pixels, width * (endRow - firstRow), pixelOf(color, 255));
-}
-
 /** Leads the first layer towards a color. */
 export function fade(color: u32, carry: f64): void {
+  paintList();
   fadeTo(layerOf(0).pixels, width * (endRow - firstRow), pixelOf(color, 255), carry);
 }
 
-/** The address of a layer's pixels, premultiplied. */
+/** The address of a layer's pixels, premultiplied, with all on it that is listed. */
 export function pixelsOf(layer: i32): usize {
+  paintList();
   return layerOf(layer).pixels;
 }
 

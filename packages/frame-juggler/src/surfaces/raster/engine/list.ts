@@ -1,7 +1,8 @@
 import { paintInside } from './coverage.ts';
-import { layerOf, width } from './layer.ts';
+import { endRow, firstRow, layerOf, width } from './layer.ts';
 import { Lines } from './lines.ts';
 import { grow } from './memory.ts';
+import { fillPixels, pixelOf, Pixel } from './pixels.ts';
 import { Shape } from './shape.ts';
 import { Brush, useBrush } from './spans.ts';
 
@@ -31,6 +32,23 @@ const maxShapes: i32 = 20_000;
 /** Pixels per band. */
 const bandPixels: i32 = 65536;
 
+/* A color that the first layer is to be filled with before anything is painted, and whether it still is to be. */
+let background: Pixel = pixelOf(0, 0);
+let isUnfilled: bool = false;
+
+/** Makes the first layer even: each band of it just before it is painted on, while it is in the cache. */
+export function clear(color: u32): void {
+  count = 0;
+  outlines.clear();
+  background = pixelOf(color, 255);
+  isUnfilled = true;
+}
+
+/** Fills rows of the first layer with the background. */
+function fillRows(from: i32, to: i32): void {
+  fillPixels(layerOf(0).at(0, from), width * (to - from), background);
+}
+
 /** Chooses the layer for the shapes listed from now on. */
 export function aim(layer: i32): void {
   if (layer !== target) paintList();
@@ -56,10 +74,18 @@ export function list(firstSubpath: i32, evenOdd: bool, isPlain: bool, isRing: bo
 
 /** Paints all that is listed. */
 export function paintList(): void {
+  const fillsBands = isUnfilled && target === 0 && count > 0;
+  if (isUnfilled && !fillsBands) fillRows(firstRow, endRow);
+  isUnfilled = false;
   if (count === 0) return;
+  if (fillsBands) {
+    top = firstRow;
+    bottom = endRow;
+  }
   const rows = max(16, bandPixels / width);
   for (let y = top; y < bottom; y += rows) {
     const end = min(bottom, y + rows);
+    if (fillsBands) fillRows(y, end);
     for (let i = 0; i < count; i++) {
       const shape = changetype<Shape>(shapes + i * shapeBytes);
       if (shape.top >= end || shape.bottom <= y) continue;
