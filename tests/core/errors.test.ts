@@ -52,6 +52,40 @@ describe('a mistake', () => {
     expect(messageOf((canvas) => moor(canvas, NaN))).toMatch(/^circle: radius NaN is not finite; .*\(mooring\.ts:5:\d+, called from errors\.test\.ts:\d+:\d+\)$/);
   }); // prettier-ignore
 
+  test('in what a call is handed is told in that name, whatever it is handed', () => {
+    const random = library.seededRandom(7);
+    const canvas = new library.Canvas({ width: 40, height: 30, density: 1, background: -1, carry: 0 });
+    const calls = new Map<string, (...handed: unknown[]) => unknown>();
+    const take = (prefix: string, of: object, names: readonly string[]): void => {
+      for (const name of names) {
+        const call: unknown = Reflect.get(of, name);
+        if (typeof call === 'function') calls.set(`${prefix}${name}`, (...handed) => Reflect.apply(call, of, handed));
+      }
+    };
+    // What is told the name of a call, and what takes anything with a size, are not asked.
+    const own = Object.keys(library).filter((name) => /^[a-z]/.test(name) && !['readColor', 'pictureSize'].includes(name)); // prettier-ignore
+    take('', library, own);
+    take('random.', random, Object.keys(random));
+    take('path.', new library.PathBuilder(), ['moveTo', 'quadraticCurveTo', 'bezierCurveTo', 'arc', 'ellipse', 'rect']);
+    take('', canvas, ['circle', 'line', 'path', 'text', 'translate', 'rotate', 'scale', 'style', 'group', 'grid']);
+    const handed = [[], [null], [{}], ['tide'], [1, NaN, NaN, NaN], [Promise.resolve()]];
+    const wrong: string[] = [];
+    for (const [name, call] of calls)
+      for (const some of handed) {
+        try {
+          const given = call(...some);
+          if (given instanceof Promise) given.catch(() => undefined);
+        } catch (error) {
+          const { message } = error as Error;
+          if (!(error instanceof library.SketchError) || !message.startsWith(`${name}: `))
+            wrong.push(`${name}: ${message}`);
+        }
+      }
+    expect(wrong).toEqual([]);
+    expect(calls.size).toBeGreaterThan(80);
+    expect(() => library.describeFrame(Promise.resolve() as never)).toThrow(/^describeFrame: frame \{\} is a promise, which is not awaited; expected a frame, as await run\.paint\(\) gives it/); // prettier-ignore
+  });
+
   test('says of null, the value of a database and of JSON, that it is no color', () => {
     const nothing = null as unknown as undefined;
     expect(() => record((canvas) => canvas.style({ stroke: nothing }))).toThrow(/^style: stroke null is not a color/);

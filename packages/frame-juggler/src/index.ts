@@ -31,9 +31,11 @@ export type { ShapeOptions } from './canvas/shape-options.ts';
 export type { StrokeOptions, StyleOptions } from './canvas/style.ts';
 export type { View, ViewBox, ViewOptions, YAxis } from './canvas/view.ts';
 export { boundsOf } from './canvas/bounds.ts';
-export { frameBytes, pictureSize } from './frame/frame.ts';
+export { pictureSize } from './frame/frame.ts';
+export { frameBytes } from './frame/frame-bytes.ts';
 export type { Columns, Frame, PenStyle, TableGroup, TablePaint } from './frame/frame.ts';
-export { FrameReader, itemsOf } from './frame/reader.ts';
+export { FrameReader } from './frame/reader.ts';
+export { itemsOf } from './frame/items.ts';
 export type { Group, Item, ItemPaint, ItemStroke, Visitor } from './frame/reader.ts';
 export type {
   ArcOptions,

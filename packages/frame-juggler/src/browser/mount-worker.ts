@@ -1,11 +1,18 @@
 import type { DialMap } from '../sketch/dials.ts';
 import type { Sketch } from '../sketch/sketch.ts';
+import { kindOf } from '../schema/kind.ts';
 import { mountWith } from './mount.ts';
 import { openingOf, type MountOptions, type Player } from './player.ts';
 import { SketchWorker, standIn, WorkerPerformer } from './worker-performer.ts';
 
 /** How a sketch that runs in a worker is shown in a page: as any other, but that no input can stand in for the page's. */
 export type MountWorkerOptions<Dials extends DialMap = DialMap> = Omit<MountOptions<Dials>, 'input'>;
+
+const givenWorker = kindOf<Worker>(
+  "a worker: new Worker(new URL('./harbor.worker.js', import.meta.url), { type: 'module' })",
+  (value) => typeof (value as Partial<Worker> | undefined | null)?.postMessage === 'function',
+  'is not a worker',
+);
 
 /**
  * Shows a sketch that runs in a worker of its own, so that the page stays awake however heavy it is. The worker's file
@@ -20,6 +27,7 @@ export async function mountWorker<Dials extends DialMap = DialMap>(
   target: Element | string,
   options: MountWorkerOptions<Dials> = {},
 ): Promise<Player<Dials>> {
+  givenWorker.read('mountWorker', 'worker', worker);
   const asked = new SketchWorker(worker);
   try {
     const facts = await asked.facts;

@@ -25,6 +25,8 @@ export function mountWith<Dials extends DialMap>(
   options: MountOptions<Dials>,
   perform?: (setting: PerformerSetting) => Performer,
 ): Player<Dials> {
+  if (typeof document === 'undefined')
+    throw new SketchError({ call: 'mount', problem: 'there is no page here', expected: 'call it in a browser' });
   const found = typeof target === 'string' ? document.querySelector(target) : target;
   if (!(found instanceof Element))
     throw new SketchError({

@@ -1,6 +1,7 @@
 import { fail, sketchLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameWriter } from '../frame/writer.ts';
+import { givenMatrix } from '../geometry/given-matrix.ts';
 import {
   aboutPoint,
   apply,
@@ -18,7 +19,7 @@ import { tiltPlane, transformPlane, type Plane } from '../geometry/space.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import type { PictureFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
-import { callable, convertedLater, degrees, finite, kindOf, name } from '../schema/kind.ts';
+import { callable, convertedLater, degrees, finite, name } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { addGridLines, gridNumbers, gridOptions, layOutGrid, type GridOptions } from '../shapes/grid.ts';
@@ -96,12 +97,6 @@ const groupOptions = schemaOf(
 );
 
 const body = callable<() => void>('a function: () => { … }');
-const matrixKind = kindOf<Matrix>(
-  '[a, b, c, d, e, f] with finite numbers',
-  (value) => Array.isArray(value) && value.length === 6 && value.every(Number.isFinite),
-  (value) =>
-    Array.isArray(value) && value.length === 6 ? 'holds what is not a finite number' : 'is not a list of six',
-);
 
 /** The color of a grid by default: it shows on light and on dark. */
 const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
@@ -307,7 +302,7 @@ export class Canvas {
 
   /** Adds any affine transform, `[a, b, c, d, e, f]` in the order of SVG's `matrix()`. */
   transform(matrix: Matrix): void {
-    this.add(matrixKind.read('transform', 'matrix', matrix));
+    this.add(givenMatrix.read('transform', 'matrix', matrix));
   }
 
   /** Undoes every transform, so that the units are the sketch's own again. */

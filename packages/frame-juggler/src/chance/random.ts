@@ -2,7 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus, xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus';
 import { fail } from '../error.ts';
 import { hsl, type Color } from '../paint/color.ts';
-import { anything, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
+import { anything, callable, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { sinCos } from '../maths/degrees.ts';
@@ -55,6 +55,8 @@ export interface Random {
   /** Chance of its own for a key: the same key always gives the same values, whatever else was drawn before. */
   stream(key: string | number): Random;
 }
+
+const maker = callable('a function of the index: (i) => …');
 
 const seedKind = kindOf<string | number>(
   'a finite number or text',
@@ -176,6 +178,7 @@ function randomOf(seed: string | number, generator: Generator): Stream {
       return hsl(within(hue), within(saturation), within(lightness), within(alpha));
     },
     times(n, make) {
+      maker.read('random.times', 'make', make);
       return Array.from({ length: count.read('random.times', 'n', n) }, (_, index) => make(index));
     },
     stream(key) {

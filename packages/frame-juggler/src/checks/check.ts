@@ -10,6 +10,7 @@ import { itemRules } from './rules/items.ts';
 import { stateRules } from './rules/state.ts';
 import { textRules } from './rules/text.ts';
 import { timeRules } from './rules/time.ts';
+import { givenBy } from '../schema/given.ts';
 
 /** All that is looked for. */
 export const rules: readonly Rule[] = [...itemRules, ...stateRules, ...timeRules, ...chanceRules, ...textRules];
@@ -92,8 +93,12 @@ function found({ name, why, cure }: Rule, sightings: readonly Sighting[], accept
   }));
 }
 
+const given = /* @__PURE__ */ givenBy<Checkup>('a checkup', 'await checkSketch(sketch)', 'findings', 'frames');
+
 /** A checkup as lines of text. @param width of the terminal, in letters */
-export function checkupLines({ title, frames: [first, last], findings }: Checkup, width = 100): string[] {
+export function checkupLines(checkup: Checkup, width = 100): string[] {
+  const { title, frames, findings } = given.read('checkupLines', 'checkup', checkup);
+  const [first, last] = frames;
   const open = findings.filter(({ accepted }) => accepted === undefined);
   const meant = findings.filter(({ accepted }) => accepted !== undefined);
   const looked = first === last ? `frame ${first}` : `frames ${first} to ${last}`;

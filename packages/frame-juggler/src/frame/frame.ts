@@ -137,8 +137,3 @@ export function pictureSize(frame: Pick<Frame, 'width' | 'height' | 'density'>):
     height: Math.max(1, Math.round(frame.height * frame.density)),
   };
 }
-
-/** The memory that a frame takes, in bytes, without its pictures: frames share those. */
-export function frameBytes({ columns, path, matrices, order }: Frame): number {
-  return [...Object.values(columns), path, matrices, order].reduce((sum, { byteLength }) => sum + byteLength, 0);
-}

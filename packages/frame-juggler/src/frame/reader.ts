@@ -216,11 +216,6 @@ class StrokeView implements ItemStroke {
   dashOffset = 0;
 }
 
-/** The items of a frame, in painter's order. */
-export function itemsOf(frame: Frame): Item[] {
-  return new FrameReader(frame).items();
-}
-
 function withPicture(paint: TablePaint, pictures: readonly PictureData[]): Exclude<ItemPaint, number> {
   return 'picture' in paint ? { ...paint, picture: pictures[paint.picture] } : paint;
 }

@@ -25,13 +25,13 @@ export class PathBuilder {
 
   /** A curve with one control point. */
   quadraticCurveTo(controlX: number, controlY: number, x: number, y: number): this {
-    this.begin(controlX, controlY);
+    this.begin('quadraticCurveTo', controlX, controlY);
     return this.add('quadraticCurveTo', quad, controlX, controlY, x, y);
   }
 
   /** A curve with two control points. */
   bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number): this {
-    this.begin(x1, y1);
+    this.begin('bezierCurveTo', x1, y1);
     return this.add('bezierCurveTo', cubic, x1, y1, x2, y2, x, y);
   }
 
@@ -53,7 +53,9 @@ export class PathBuilder {
 
   /** A closed rectangle. */
   rect(x: number, y: number, width: number, height: number): this {
-    this.moveTo(x, y).lineTo(x + width, y);
+    finite.read('path.rect', 'width', width);
+    finite.read('path.rect', 'height', height);
+    this.add('rect', move, x, y).lineTo(x + width, y);
     this.lineTo(x + width, y + height).lineTo(x, y + height);
     return this.closePath();
   }
@@ -65,8 +67,8 @@ export class PathBuilder {
     return this;
   }
 
-  private begin(x: number, y: number): void {
-    if (this.numbers.length === 0) this.moveTo(x, y);
+  private begin(call: string, x: number, y: number): void {
+    if (this.numbers.length === 0) this.add(call, move, x, y);
   }
 
   private addArc(call: string, [x, y, rx, ry, rotation, start, end]: readonly number[]): this {

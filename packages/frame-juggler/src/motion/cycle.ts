@@ -5,27 +5,40 @@ import { sinCos } from '../maths/degrees.ts';
 
 /** How far along a cycle of `period` seconds is: from 0 up to, but not including, 1. */
 export function cycle(seconds: number, period: number): number {
-  return wrap(finite.read('cycle', 'seconds', seconds) / positive.read('cycle', 'period', period), 0, 1);
+  return turnOf('cycle', seconds, period);
 }
 
 /** Moves smoothly back and forth between `lo` and `hi`, once every `period` seconds, starting in the middle and rising, like a sine. */
 export function swing(seconds: number, period: number, lo: number, hi: number): number {
-  const turn = cycle(seconds, positive.read('swing', 'period', period));
-  return lo + (hi - lo) * (0.5 + 0.5 * sinCos(turn * 360).sin);
+  const turn = turnOf('swing', seconds, period);
+  return between('swing', lo, hi, 0.5 + 0.5 * sinCos(turn * 360).sin);
 }
 
 /** Moves evenly back and forth between `lo` and `hi`, once every `period` seconds, starting at `lo`. */
 export function zigzag(seconds: number, period: number, lo: number, hi: number): number {
-  const turn = cycle(seconds, positive.read('zigzag', 'period', period));
-  return lo + (hi - lo) * (1 - Math.abs(1 - 2 * turn));
+  const turn = turnOf('zigzag', seconds, period);
+  return between('zigzag', lo, hi, 1 - Math.abs(1 - 2 * turn));
+}
+
+function turnOf(call: string, seconds: number, period: number): number {
+  return rest(finite.read(call, 'seconds', seconds) / positive.read(call, 'period', period), 1);
+}
+
+function between(call: string, lo: number, hi: number, part: number): number {
+  return finite.read(call, 'lo', lo) + (finite.read(call, 'hi', hi) - lo) * part;
+}
+
+/** What is left of a value when whole lengths are taken from it or added to it. */
+function rest(value: number, length: number): number {
+  const left = value % length;
+  return left < 0 ? (left + length) % length : left;
 }
 
 /** `value` brought into `lo` up to, but not with, `hi` by whole rounds. */
 export function wrap(value: number, lo: number, hi: number): number {
   const length = finite.read('wrap', 'hi', hi) - finite.read('wrap', 'lo', lo);
   if (length <= 0) fail({ call: 'wrap', option: 'hi', value: hi, problem: 'is not above lo' });
-  const rest = (finite.read('wrap', 'value', value) - lo) % length;
-  return lo + (rest < 0 ? (rest + length) % length : rest);
+  return lo + rest(finite.read('wrap', 'value', value) - lo, length);
 }
 
 /** `value` kept within `lo` and `hi`. */
@@ -56,6 +69,8 @@ export function remap(value: number, from: Pair, to: Pair): number {
 
 /** 0 below `lo`, 1 above `hi`, and a smooth rise between: by Hermite's 3t² − 2t³. */
 export function smoothstep(lo: number, hi: number, value: number): number {
-  const t = clamp(remap(value, [lo, hi], [0, 1]), 0, 1);
+  const length = finite.read('smoothstep', 'hi', hi) - finite.read('smoothstep', 'lo', lo);
+  if (length === 0) fail({ call: 'smoothstep', option: 'hi', value: hi, problem: 'is the same as lo' });
+  const t = Math.min(1, Math.max(0, (finite.read('smoothstep', 'value', value) - lo) / length));
   return t * t * (3 - 2 * t);
 }

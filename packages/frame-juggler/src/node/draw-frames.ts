@@ -3,12 +3,12 @@ import { whole } from '../schema/kind.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { pictureSize } from '../frame/frame.ts';
 import { DrawPool } from './draw-pool.ts';
-import { loadSketch } from './load-sketch.ts';
 import type { Output } from './outputs/output.ts';
 import { renderFrames } from './render-frames.ts';
 import { frameRange, rangeOf } from './film.ts';
 import { threadsFor } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
+import { sketchFrom } from './sketch-from.ts';
 
 const drawTable = {
   /** The first and the last frame; by default the whole run. */
@@ -32,7 +32,7 @@ export interface DrawnFrame {
 /**
  * Draws a sketch's frames, one after the other, for an encoder or a server of one's own. A few frames are drawn ahead of
  * the one that is asked for; whoever asks for no more stops the drawing.
- * @param sketch a sketch, or the name of a file that {@link loadSketch} loads
+ * @param sketch a sketch, or the name of a file that `loadSketch` loads
  * @throws SketchError where the sketch is wrong, after the frames before
  */
 export async function* drawFrames(
@@ -40,7 +40,7 @@ export async function* drawFrames(
   options: DrawOptions = {},
 ): AsyncGenerator<DrawnFrame, undefined> {
   const read = drawOptions.read('drawFrames', options);
-  const run = openRun(typeof sketch === 'string' ? await loadSketch(sketch) : sketch, read);
+  const run = openRun(await sketchFrom('drawFrames', sketch), read);
   const frames = rangeOf(run, read.frames);
   const { width, height } = pictureSize(run);
   const total = frames[1] - frames[0] + 1;

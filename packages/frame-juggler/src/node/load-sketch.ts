@@ -3,6 +3,8 @@ import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { asSketchError, SketchError } from '../error.ts';
 import { isSketch, type Sketch } from '../sketch/sketch.ts';
+import { kindOf } from '../schema/kind.ts';
+import { givenPath } from './given.ts';
 
 /** The kinds of file that can hold a sketch. */
 export const sketchExtensions = ['.ts', '.mts', '.js', '.mjs'];
@@ -20,6 +22,7 @@ export async function loadSketch(
   file: string,
   importModule: (url: string) => Promise<{ default?: unknown }> = (url) => import(url),
 ): Promise<Sketch> {
+  givenPath.read('loadSketch', 'file', file);
   const full = path.resolve(file);
   const url = pathToFileURL(full);
   const changed = checkSketchFile(file);
@@ -35,8 +38,16 @@ export async function loadSketch(
   return readSketch(file, loaded);
 }
 
+const givenModule = kindOf<object>(
+  'a module',
+  (value) => typeof value === 'object' && value !== null,
+  'is not a module',
+);
+
 /** The sketch that a module exports. @throws SketchError where it exports none */
 export function readSketch(file: string, loaded: { default?: unknown }): Sketch {
+  givenPath.read('readSketch', 'file', file);
+  givenModule.read('readSketch', 'loaded', loaded);
   if (isSketch(loaded.default)) return loaded.default;
   const problem = 'default' in loaded ? 'does not export a sketch as its default' : 'has no default export';
   throw new SketchError({ problem: `${file} ${problem}`, expected: 'expected export default defineSketch({ … })' });
@@ -44,6 +55,7 @@ export function readSketch(file: string, loaded: { default?: unknown }): Sketch 
 
 /** When a sketch's file was last changed. @throws SketchError where a path cannot be a sketch's */
 export function checkSketchFile(file: string): number {
+  givenPath.read('checkSketchFile', 'file', file);
   const found = statSync(file, { throwIfNoEntry: false });
   if (found === undefined)
     throw new SketchError({ problem: `${file} is not there`, expected: 'expected the path of a sketch file' });

@@ -3,6 +3,7 @@ import { wordsOf, type PixelRect } from '../formats/changes.ts';
 import type { PackedRows, Rendering } from '../surfaces/raster/surface.ts';
 import { pngChunk, pngSignature } from './png-chunks.ts';
 import type { Provenance } from './provenance.ts';
+import { givenPicture } from '../paint/given-picture.ts';
 
 /*
  * PNG (Portable Network Graphics, third edition), eight or sixteen bits a channel. Node's own zlib does the packing:
@@ -20,6 +21,7 @@ type Pixels = Omit<Rendering, 'opaque'> & Partial<Pick<Rendering, 'opaque'>>;
 
 /** A picture as a PNG file: without an alpha channel where every pixel is opaque. The same picture, the same bytes. */
 export function encodePng(picture: Pixels, from: Provenance = {}): Uint8Array {
+  givenPicture.read('encodePng', 'picture', picture);
   const { width, height, opaque = isOpaque(picture.data) } = picture;
   return packPng({ width, height, bits: 8, opaque, rows: pngRows(picture, wholeOf(picture), opaque) }, from);
 }

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
 import { pngChunks } from './png-chunks.ts';
+import { kindOf } from '../schema/kind.ts';
+import { givenBytes } from './given.ts';
 
 /** What a file says about its origin, so that it can be made again: keyword and text, in order. */
 export type Provenance = Readonly<Record<string, string>>;
@@ -14,8 +16,15 @@ export interface Origin {
   readonly run?: string | undefined;
 }
 
+const given = kindOf<Origin>(
+  'where a picture comes from: { title, seed, frame }',
+  (value) => typeof value === 'object' && value !== null && 'title' in value && 'seed' in value && 'frame' in value,
+  'is not that',
+);
+
 /** The texts that go into a file. */
-export function provenance({ title, seed, frame, run }: Origin): Provenance {
+export function provenance(origin: Origin): Provenance {
+  const { title, seed, frame, run } = given.read('provenance', 'origin', origin);
   return {
     Title: title,
     Software: 'Frame Juggler',
@@ -41,6 +50,7 @@ export function fingerprint(...parts: readonly (string | Uint8Array)[]): string 
 
 /** The provenance in a PNG, APNG, SVG or GIF file of ours; empty if there is none. */
 export function readProvenance(bytes: Uint8Array): Provenance {
+  givenBytes.read('readProvenance', 'bytes', bytes);
   const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
   if (buffer.subarray(1, 4).toString('latin1') === 'PNG') return pngTexts(buffer);
   if (buffer.subarray(0, 4).toString('latin1') === 'GIF8') {

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { SketchError } from '../error.ts';
 import type { Picture } from '../paint/picture.ts';
 import { describe } from './describe.ts';
+import { givenPath } from './given.ts';
 
 /** Whether a name is that of a picture that can be read. */
 export function isPictureFile(file: string): boolean {
@@ -10,6 +11,7 @@ export function isPictureFile(file: string): boolean {
 
 /** Reads a PNG or JPEG. @throws SketchError where it is not there, or is none */
 export async function readPictureFile(file: string): Promise<Picture> {
+  givenPath.read('readPictureFile', 'file', file);
   const bytes = await readFile(file).catch((error: unknown) => {
     throw new SketchError({ problem: `${file} could not be read: ${describe(error, 'it')}` });
   });

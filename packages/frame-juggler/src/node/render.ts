@@ -11,13 +11,13 @@ import type { Checkpoints } from './checkpoints/checkpoints.ts';
 import { checkpointPlace, checkpointsFor } from './checkpoints/index.ts';
 import { DrawPool } from './draw-pool.ts';
 import { filmTable, openFilm } from './film.ts';
-import { loadSketch } from './load-sketch.ts';
 import { openOutput } from './outputs/index.ts';
 import type { OutputSetting } from './outputs/output.ts';
 import { frameFile, isSequence } from './outputs/sequence.ts';
 import { renderFrames } from './render-frames.ts';
 import { runSettingsTable } from './run-settings.ts';
 import { isWrittenThrough, standardOutput, type Destination } from './sink.ts';
+import { sketchFrom } from './sketch-from.ts';
 
 /** What can be written to, as Node's streams: false says that it wants no more before its event `drain`. */
 export interface ByteStream {
@@ -84,7 +84,7 @@ const fewPixels = 16e6;
  * Renders a sketch's frames to where `to` says: `.png` and `.svg` hold one frame, `.gif`, `.apng`, `.y4m`, `.mp4` and
  * `.webm` the whole run, `frames/%04d.png` is one file per frame, `-` is standard output; a stream takes what `format`
  * says, PNG by default. Files appear whole or not at all. Without `to` the bytes are given back.
- * @param sketch a sketch, or the name of a file that {@link loadSketch} loads
+ * @param sketch a sketch, or the name of a file that `loadSketch` loads
  * @throws SketchError where the sketch is wrong, or nothing can be written there; {@link Stopped} after the signal
  */
 export function render(
@@ -94,7 +94,7 @@ export function render(
 export function render(sketch: Sketch | string, options?: RenderOptions & { to?: never }): Promise<Uint8Array>;
 export async function render(sketch: Sketch | string, options: RenderOptions = {}): Promise<Rendered | Uint8Array> {
   const read = renderOptions.read('render', options);
-  const loaded = typeof sketch === 'string' ? await loadSketch(sketch) : sketch;
+  const loaded = await sketchFrom('render', sketch);
   return written(read.to, (output) => renderTo(loaded, output, read));
 }
 

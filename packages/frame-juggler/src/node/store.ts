@@ -3,6 +3,7 @@ import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/p
 import path from 'node:path';
 import { SketchError } from '../error.ts';
 import { describe } from './describe.ts';
+import { givenPath } from './given.ts';
 
 /** Keeps bytes by name, such as `film/12.state`: what is put there is there whole, or not at all. */
 export interface Store {
@@ -17,7 +18,7 @@ export interface Store {
 
 /** A folder as a store. @throws SketchError where it is not there */
 export async function openFolder(folder: string): Promise<Store> {
-  const root = path.resolve(folder);
+  const root = path.resolve(givenPath.read('openFolder', 'folder', folder));
   const guarded = async <T>(work: () => Promise<T>): Promise<T> => {
     try {
       return await work();

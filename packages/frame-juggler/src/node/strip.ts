@@ -8,11 +8,11 @@ import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
 import { provenance } from './provenance.ts';
-import { loadSketch } from './load-sketch.ts';
 import { frameRange, rangeOf } from './film.ts';
 import { destination, Stopped, written, type ByteStream } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 import { standardOutput, type Destination } from './sink.ts';
+import { sketchFrom } from './sketch-from.ts';
 
 /** The most pictures that one strip can hold, and the widest. */
 const maxTiles = 1000;
@@ -56,14 +56,14 @@ export interface Strip {
 /**
  * Writes one PNG of several frames of a sketch side by side, numbered; or of one frame under several seeds. Without
  * `to` its bytes are given back.
- * @param sketch a sketch, or the name of a file that {@link loadSketch} loads
+ * @param sketch a sketch, or the name of a file that `loadSketch` loads
  * @throws SketchError where the sketch is wrong, or nothing can be written there
  */
 export function strip(sketch: Sketch | string, options: StripOptions & { to: string | ByteStream }): Promise<Strip>;
 export function strip(sketch: Sketch | string, options?: StripOptions & { to?: never }): Promise<Uint8Array>;
 export async function strip(sketch: Sketch | string, options: StripOptions = {}): Promise<Strip | Uint8Array> {
   const read = stripOptions.read('strip', options);
-  const loaded = typeof sketch === 'string' ? await loadSketch(sketch) : sketch;
+  const loaded = await sketchFrom('strip', sketch);
   return written(read.to, (output) => stripTo(loaded, output, read));
 }
 

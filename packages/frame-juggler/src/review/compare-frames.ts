@@ -4,6 +4,8 @@ import { count } from './explain.ts';
 import { clip } from './table.ts';
 import { short } from '../geometry/write-path-data.ts';
 import { hypot } from '../maths/power.ts';
+import { givenFrame } from '../frame/given-frame.ts';
+import { givenBy } from '../schema/given.ts';
 
 /** How an item of one frame differs from the item of the other that it answers to. */
 export interface ItemChange {
@@ -36,6 +38,8 @@ const nearby = 1e-6;
  * respect, then in order with the next one left, and finally the rest by kind alone.
  */
 export function compareFrames(before: Frame, after: Frame): FrameDifference {
+  givenFrame.read('compareFrames', 'before', before);
+  givenFrame.read('compareFrames', 'after', after);
   const [one, other] = [describeFrame(before).items, describeFrame(after).items];
   const pairs = pairItems(one, other);
   const partners = new Set(pairs.map(([, place]) => place));
@@ -134,8 +138,11 @@ function longestRise(list: readonly number[]): Set<number> {
 /** So many items that are added, gone or changed are named. */
 const most = 12;
 
+const given = /* @__PURE__ */ givenBy<FrameDifference>('a difference', 'compareFrames', 'added', 'gone');
+
 /** A difference of frames as lines of text. @param width of the terminal, in letters */
-export function frameDifferenceLines({ added, gone, changed, same }: FrameDifference, width = 100): string[] {
+export function frameDifferenceLines(difference: FrameDifference, width = 100): string[] {
+  const { added, gone, changed, same } = given.read('frameDifferenceLines', 'difference', difference);
   if (added.length + gone.length + changed.length === 0) return [`The same ${count(same, 'item')}.`];
   const lines: string[] = [];
   const list = (title: string, texts: readonly string[]): void => {

@@ -2,6 +2,8 @@ import pixelmatch from 'pixelmatch';
 import { SketchError } from '../error.ts';
 import type { Box } from '../geometry/box.ts';
 import { Picture } from '../paint/picture.ts';
+import { givenPicture } from '../paint/given-picture.ts';
+import { givenBy } from '../schema/given.ts';
 
 /** What differs between two pictures. */
 export interface PictureDifference {
@@ -25,6 +27,8 @@ const mark: [number, number, number] = [224, 33, 138];
  * @throws SketchError where their sizes differ
  */
 export function comparePictures(before: Picture, after: Picture, threshold = 0): PictureDifference {
+  givenPicture.read('comparePictures', 'before', before);
+  givenPicture.read('comparePictures', 'after', after);
   const { width, height } = before;
   if (width !== after.width || height !== after.height)
     throw new SketchError({
@@ -52,8 +56,11 @@ export function comparePictures(before: Picture, after: Picture, threshold = 0):
   return { pixels, share: pixels / (width * height), box, furthest, marked: new Picture(width, height, marked) };
 }
 
+const given = givenBy<Omit<PictureDifference, 'marked'>>('a difference', 'comparePictures', 'pixels', 'share');
+
 /** A difference of pictures in a line of text. */
-export function pictureDifferenceInWords({ pixels, share, box, furthest }: Omit<PictureDifference, 'marked'>): string {
+export function pictureDifferenceInWords(difference: Omit<PictureDifference, 'marked'>): string {
+  const { pixels, share, box, furthest } = given.read('pictureDifferenceInWords', 'difference', difference);
   if (pixels === 0 || box === undefined) return 'No pixel differs.';
   const percent = share < 0.0001 ? 'less than 0.01' : (share * 100).toFixed(2);
   const where = `between ${box.left}, ${box.top} and ${box.right}, ${box.bottom}`;

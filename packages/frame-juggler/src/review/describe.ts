@@ -1,3 +1,4 @@
+import { givenMatrix } from '../geometry/given-matrix.ts';
 import type { SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import type { Group, Item, ItemPaint } from '../frame/reader.ts';
@@ -9,6 +10,7 @@ import { hypot } from '../maths/power.ts';
 import { alphaOf, cssColor } from '../paint/color.ts';
 import { canvasBox, reviewed } from './reviewed.ts';
 import { seenShares, type SeenShare } from './seen.ts';
+import { givenFrame } from '../frame/given-frame.ts';
 
 /*
  * What a frame drew, item by item, in words and numbers for a person. Nothing here is drawn; whoever shows it decides
@@ -76,6 +78,7 @@ export type ItemInWords = Omit<ItemDescription, 'outline'>;
 
 /** What a frame drew, in painter's order, with its outlines and its groups. */
 export function describeFrame(frame: Frame): FrameDescription {
+  givenFrame.read('describeFrame', 'frame', frame);
   const { items } = reviewed(frame);
   return {
     groups: frame.groups.map((group) => ({ label: group.label, style: groupInWords(group) })),
@@ -173,7 +176,8 @@ function fadedAway(group: Group | undefined): boolean {
 }
 
 /** A transform as a person would build it: moved, turned, leaned, scaled. Angles are degrees, clockwise. */
-export function transformInWords([a, b, c, d, e, f]: Matrix): string {
+export function transformInWords(matrix: Matrix): string {
+  const [a, b, c, d, e, f] = givenMatrix.read('transformInWords', 'matrix', matrix);
   const words: string[] = [];
   if (e !== 0 || f !== 0) words.push(`moved to ${short(e)}, ${short(f)}`);
   // a, b, c, d = turn · lean · scale, read from its first column (QR by Gram and Schmidt).

@@ -7,6 +7,8 @@ import { itemsInWords, type Hidden, type ItemInWords } from './describe.ts';
 import { itemsAt } from './hit.ts';
 import type { SeenShare } from './seen.ts';
 import { tableLines, wrapLines, type TableRow } from './table.ts';
+import { givenFrame } from '../frame/given-frame.ts';
+import { givenBy } from '../schema/given.ts';
 
 /** What is asked of a frame; without any of these, all that it drew. */
 export interface ExplainWish {
@@ -81,7 +83,7 @@ export function explainFrame(
   wish: ExplainWish = {},
   { colorAt, shares }: ExplainHelp = {},
 ): Explanation {
-  const items = itemsInWords(frame, shares);
+  const items = itemsInWords(givenFrame.read('explainFrame', 'frame', frame), shares);
   const explained = (item: ItemInWords): ExplainedItem =>
     plain(
       item,
@@ -157,13 +159,15 @@ function isAlike(one: ExplainedItem, other: ExplainedItem): boolean {
   );
 }
 
+const given = /* @__PURE__ */ givenBy<Explanation>('an explanation', 'explainFrame', 'items', 'total');
+
 /**
  * An explanation as lines of text.
  * @param width of the terminal, in letters
  * @param whole whether each of many like items has a row of its own
  */
 export function explanationLines(explanation: Explanation, width = 100, whole = false): string[] {
-  const { title, frame, seed, total, items, pixel } = explanation;
+  const { title, frame, seed, total, items, pixel } = given.read('explanationLines', 'explanation', explanation);
   const things = items.length === total ? count(total, 'item') : `${items.length} of ${count(total, 'item')}`;
   const head = `${title}, frame ${frame}, seed ${seed}: ${things}`;
   const at = pixel === undefined ? [] : [`Pixel ${pixel.at.join(', ')} is ${pixel.color}. There, from top to bottom:`];

@@ -4,6 +4,8 @@ import { padBox } from '../geometry/box.ts';
 import { apply, inverse, largestScale } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
 import { Engine } from '../surfaces/raster/engine.ts';
+import { givenFrame } from '../frame/given-frame.ts';
+import { finite } from '../schema/kind.ts';
 
 /** How far, in the sketch's units, the outline that is tested may be from the true one. */
 const tolerance = 0.05;
@@ -22,8 +24,9 @@ export function hitsLabel(frame: Frame, label: string, x: number, y: number): bo
  * ones too.
  */
 export function itemsAt(frame: Frame, x: number, y: number): number[] {
-  const reader = new FrameReader(frame);
-  const places = reader.items().flatMap((item, i) => (hitsItem(reader, item, x, y) ? [frame.order[i]] : []));
+  const reader = new FrameReader(givenFrame.read('itemsAt', 'frame', frame));
+  const [px, py] = [finite.read('itemsAt', 'x', x), finite.read('itemsAt', 'y', y)];
+  const places = reader.items().flatMap((item, i) => (hitsItem(reader, item, px, py) ? [frame.order[i]] : []));
   return places.reverse();
 }
 

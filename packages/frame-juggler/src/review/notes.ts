@@ -2,6 +2,7 @@ import type { SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { itemsInWords, type Hidden, type ItemInWords } from './describe.ts';
 import { isSameFrame } from './same-frame.ts';
+import { givenFrame } from '../frame/given-frame.ts';
 
 /** Above so many items it is not looked for what can be seen of them. */
 const maxItems = 400;
@@ -19,6 +20,7 @@ export interface FrameNote {
  * @param at its number
  */
 export function notesOnFrame(painted: Frame | undefined, again: Frame, at: number): FrameNote[] {
+  givenFrame.read('notesOnFrame', 'again', again);
   const notes: FrameNote[] = [];
   const note = (text: string, source?: SourceLine): void => void notes.push({ text, source });
   if (painted !== undefined && !isSameFrame(painted, again))

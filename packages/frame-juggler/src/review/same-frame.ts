@@ -1,4 +1,5 @@
 import type { Frame } from '../frame/frame.ts';
+import { givenFrame } from '../frame/given-frame.ts';
 
 /** The parts of a frame that tell it from others: everything except the source lines of items. */
 export function comparedParts({
@@ -19,6 +20,8 @@ export function comparedParts({
 
 /** Whether two frames hold the same items, painted the same way. */
 export function isSameFrame(one: Frame, other: Frame): boolean {
+  givenFrame.read('isSameFrame', 'one', one);
+  givenFrame.read('isSameFrame', 'other', other);
   const [plain, lists] = comparedParts(one);
   const [otherPlain, otherLists] = comparedParts(other);
   return (

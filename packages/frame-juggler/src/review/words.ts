@@ -5,6 +5,7 @@ import { atan2 } from '../maths/arc.ts';
 import { alphaOf, blueOf, greenOf, redOf, type PackedColor } from '../paint/color.ts';
 import { canvasBox, reviewed } from './reviewed.ts';
 import type { SeenShare } from './seen.ts';
+import { givenFrame } from '../frame/given-frame.ts';
 
 /** So many things are named; the rest is counted. */
 const maxNamed = 6;
@@ -27,6 +28,7 @@ interface Thing {
  * @param shares what can be seen of each item; without it, all that lies on the canvas counts as seen
  */
 export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): string {
+  givenFrame.read('frameInWords', 'frame', frame);
   const { items } = reviewed(frame);
   const total = items.length;
   if (total === 0) return `Nothing is drawn; the background is ${colorInWords(frame.background)}`;

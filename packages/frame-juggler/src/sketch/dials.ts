@@ -1,6 +1,7 @@
 import { asSketchError, fail, show, suggest } from '../error.ts';
 import { readColor, type ColorLike } from '../paint/color.ts';
 import {
+  convertedLater,
   finite,
   Kind,
   kindOf,
@@ -174,14 +175,17 @@ export interface Misfit {
   readonly reason: string;
 }
 
+const keptValues = mapOf(convertedLater('a value'), 'values by name: { swell: 14 }');
+
 /** Sorts kept values of dials into those the sketch can use and those it cannot, with the reason. */
 export function fitDials(
   map: DialMap,
   kept: Readonly<Record<string, unknown>>,
 ): { readonly values: Record<string, unknown>; readonly misfits: readonly Misfit[] } {
+  dialMap.read('fitDials', 'map', map);
   const values: Record<string, unknown> = {};
   const misfits: Misfit[] = [];
-  for (const [name, value] of Object.entries(kept)) {
+  for (const [name, value] of Object.entries(keptValues.read('fitDials', 'kept', kept))) {
     try {
       values[name] = dialNamed(map, name).read('dials', name, value);
     } catch (error) {
@@ -223,9 +227,9 @@ const fromText: Record<DialControl['type'], { readonly words: string; readonly r
 
 /** Reads a dial's value from text as a person would write it: `12`, `on`, `teal`, `480,360`. @throws SketchError */
 export function parseDial(map: DialMap, name: string, content: string): unknown {
-  const found = dialNamed(map, name);
+  const found = dialNamed(dialMap.read('parseDial', 'map', map), nameKind.read('parseDial', 'name', name));
   const { words: expected, read } = fromText[found.control.type];
-  const value = read(content);
+  const value = read(text.read('parseDial', 'content', content));
   if (value === undefined)
     fail({
       call: 'dials',

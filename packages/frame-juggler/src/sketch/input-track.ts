@@ -3,6 +3,7 @@ import { finite, kindOf, listOf, name, oneOf, positive, text, whole } from '../s
 import { pair } from '../schema/point.ts';
 import { type Complete, schemaOf } from '../schema/schema.ts';
 import type { InputEvent, InputSource } from './input.ts';
+import { givenBy } from '../schema/given.ts';
 
 /*
  * Input tracks: pointer and keys of a run, recorded, as a small JSON file of our own. Each of `events` is something
@@ -54,17 +55,28 @@ export type InputTrack = Complete<typeof trackTable>;
 /** What a track says about the run it was recorded in. */
 export type TrackSetting = Pick<InputTrack, 'title' | 'width' | 'height' | 'frameRate' | 'seed'>;
 
+const trackKind = /* @__PURE__ */ givenBy<InputTrack>('a track', 'readTrack or makeTrack', 'format', 'events');
+const settingKind = /* @__PURE__ */ kindOf<TrackSetting>(
+  '{ title, width, height, frameRate, seed }',
+  (value) => typeof value === 'object' && value !== null,
+  'is not that',
+);
+const notedKind = /* @__PURE__ */ kindOf('a list of { frame, event }', Array.isArray, 'is not a list');
+
 /** The track of what was recorded. */
 export function makeTrack(
-  { title, width, height, frameRate, seed }: TrackSetting,
+  run: TrackSetting,
   noted: readonly { readonly frame: number; readonly event: InputEvent }[],
 ): InputTrack {
+  const { title, width, height, frameRate, seed } = settingKind.read('makeTrack', 'run', run);
+  notedKind.read('makeTrack', 'noted', noted);
   const events = noted.map(({ frame, event }) => ({ frame, ...event }));
   return { format: trackFormat, version: trackVersion, title, width, height, frameRate, seed, events };
 }
 
 /** A track as the text of its file, one event per line. */
-export function writeTrack({ events, ...head }: InputTrack): string {
+export function writeTrack(track: InputTrack): string {
+  const { events, ...head } = trackKind.read('writeTrack', 'track', track);
   const lines = Object.entries(head).map(([key, value]) => `  ${JSON.stringify(key)}: ${JSON.stringify(value)},\n`);
   const listed = events.map((one) => `\n    ${JSON.stringify(one)}`).join(',');
   return `{\n${lines.join('')}  "events": [${listed}${events.length === 0 ? '' : '\n  '}]\n}\n`;
@@ -79,6 +91,7 @@ export function readTrack(file: string, content: string): InputTrack {
   const fault = (problem: string, expected?: string): never => {
     throw new SketchError({ call: 'input track', problem: `${file} ${problem}`, expected });
   };
+  text.read('readTrack', 'content', content);
   let parsed: unknown;
   try {
     parsed = JSON.parse(content);
@@ -103,7 +116,8 @@ export function readTrack(file: string, content: string): InputTrack {
 }
 
 /** A track as a run's source: the same events in the same frames. */
-export function playTrack({ events }: InputTrack): InputSource {
+export function playTrack(track: InputTrack): InputSource {
+  const { events } = trackKind.read('playTrack', 'track', track);
   const byFrame = new Map<number, InputEvent[]>();
   for (const { frame, ...what } of events) {
     let together = byFrame.get(frame);

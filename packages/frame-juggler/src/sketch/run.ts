@@ -11,7 +11,7 @@ import { loadLetteringAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
 import { dialNamed, dialValues } from './dials.ts';
 import { Input, type InputEvent, type InputSource, type Keys, type Pointer } from './input.ts';
-import { checkSize, isSketch, type Moment, type Sketch } from './sketch.ts';
+import { checkSize, sketchKind, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called; or its files, about to be loaded. */
 export interface RunCall {
@@ -65,7 +65,6 @@ function isHost(value: unknown): boolean {
 }
 
 const noHost: AssetHost = { read: () => Promise.reject(new Error('this host reads no files')) };
-const sketchKind = kindOf<Sketch>('what defineSketch gives', isSketch, 'is not a sketch');
 const frameNumber = whole(0);
 const startsFirst = 'await run.goTo(0) before';
 

@@ -9,6 +9,7 @@ import {
   convertedLater,
   finite,
   fraction,
+  kindOf,
   mapOf,
   name,
   positive,
@@ -156,6 +157,9 @@ export function isSketch(value: unknown): value is Sketch {
   return typeof value === 'object' && value !== null && Reflect.get(value, mark) === true;
 }
 
+/** A sketch that is handed in. */
+export const sketchKind = /* @__PURE__ */ kindOf<Sketch>('what defineSketch gives', isSketch, 'is not a sketch');
+
 /**
  * Checks a sketch and fills in the defaults. A sketch file exports what this returns as its default export.
  * @throws SketchError where an option is unknown or not valid.
@@ -189,7 +193,8 @@ function marked<Made extends Sketch>(sketch: Made): Made {
 }
 
 /** A frame that is likely to show a sketch well: the middle of its duration, or the frame at two seconds. */
-export function frameAtRest({ frames, frameRate }: Sketch): number {
+export function frameAtRest(sketch: Sketch): number {
+  const { frames, frameRate } = sketchKind.read('frameAtRest', 'sketch', sketch);
   return frames === Infinity ? Math.round(2 * frameRate) : Math.floor(frames / 2);
 }
 

@@ -1,6 +1,6 @@
 import { anything, callable } from '../../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../../schema/schema.ts';
-import type { Sketch } from '../../sketch/sketch.ts';
+import { sketchKind, type Sketch } from '../../sketch/sketch.ts';
 import { frameRange, rangeOf } from '../film.ts';
 import { openRun, runSettingsTable } from '../run-settings.ts';
 import { checkpointPlace, checkpointsFor } from './index.ts';
@@ -29,6 +29,7 @@ const spacing = { least: 200, share: 0.01, cost: 0.1 };
  * @throws SketchError where the sketch is wrong, or the folder cannot be used
  */
 export async function keepCheckpoints(sketch: Sketch, options: KeepOptions): Promise<void> {
+  sketchKind.read('keepCheckpoints', 'sketch', sketch);
   const read = keepOptions.read('keepCheckpoints', options);
   const run = openRun(sketch, read);
   const [, last] = rangeOf(run, read.frames);

@@ -1,6 +1,6 @@
 import { checkSketch, type Checkup } from '../../checks/check.ts';
 import { optional, schemaOf, type Options } from '../../schema/schema.ts';
-import type { Sketch } from '../../sketch/sketch.ts';
+import { sketchKind, type Sketch } from '../../sketch/sketch.ts';
 import { frameRange, rangeOf } from '../film.ts';
 import { openRun, runSettingsTable } from '../run-settings.ts';
 
@@ -22,6 +22,7 @@ const usualFrames = 120;
  * @throws SketchError where the sketch is wrong
  */
 export async function check(sketch: Sketch, options: CheckOptions = {}): Promise<Checkup> {
+  sketchKind.read('check', 'sketch', sketch);
   const settings = checkOptions.read('check', options);
   const { onProgress, frames: wanted } = settings;
   const open = (like: Sketch): ReturnType<typeof openRun> => openRun(like, settings);

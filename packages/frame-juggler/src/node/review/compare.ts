@@ -11,6 +11,8 @@ import { isSketch, type Sketch } from '../../sketch/sketch.ts';
 import { encodePng } from '../png.ts';
 import { writeAtomically } from '../write-atomically.ts';
 import { oneFrameTable, paintedFrame } from './painted-frame.ts';
+import { givenBy } from '../../schema/given.ts';
+import { kindOf } from '../../schema/kind.ts';
 
 const frameOptions = schemaOf(oneFrameTable, '{ frame: 12, seed: 7 }');
 /** A frame of a sketch, as one side of a comparison. */
@@ -59,7 +61,7 @@ interface Side {
  */
 export async function compare(one: Compared, other: Compared, options: CompareOptions = {}): Promise<Comparison> {
   const { threshold, tolerance, output } = compareOptions.read('compare', options);
-  const [before, after] = [await sideOf(one), await sideOf(other)];
+  const [before, after] = [await sideOf('one', one), await sideOf('other', other)];
   const { marked, ...pixels } = comparePictures(before.picture, after.picture, threshold);
   if (output !== undefined) {
     if (!/\.png$/i.test(output))
@@ -88,9 +90,16 @@ export async function compare(one: Compared, other: Compared, options: CompareOp
   };
 }
 
-async function sideOf(given: Compared): Promise<Side> {
-  if ('picture' in given) return { name: given.name, picture: given.picture, frame: undefined };
-  const { sketch, name, ...options } = given;
+const compared = kindOf<Compared>(
+  '{ sketch, frame } or { picture, name }',
+  (value) => typeof value === 'object' && value !== null,
+  'is not a frame or a picture',
+);
+
+async function sideOf(option: string, side: Compared): Promise<Side> {
+  compared.read('compare', option, side);
+  if ('picture' in side) return { name: side.name, picture: side.picture, frame: undefined };
+  const { sketch, name, ...options } = side;
   if (!isSketch(sketch))
     throw new SketchError({
       call: 'compare',
@@ -102,8 +111,11 @@ async function sideOf(given: Compared): Promise<Side> {
   return { name: name ?? `${sketch.title}, frame ${at}, seed ${run.seed}`, picture: picture(), frame };
 }
 
+const given = givenBy<Comparison>('a comparison', 'await compare(…)', 'names', 'pixels');
+
 /** A comparison as lines of text. @param width of the terminal, in letters */
-export function comparisonLines({ names, pixels, items }: Comparison, width = 100): string[] {
+export function comparisonLines(comparison: Comparison, width = 100): string[] {
+  const { names, pixels, items } = given.read('comparisonLines', 'comparison', comparison);
   const inPixels = wrapLines(pictureDifferenceInWords(pixels), width);
   return [...names, '', ...inPixels, ...(items === undefined ? [] : frameDifferenceLines(items, width))];
 }

@@ -8,7 +8,7 @@ import { explainFrame, type Explanation } from '../../review/explain.ts';
 import { frameInWords } from '../../review/words.ts';
 import { kindOf, text, whole } from '../../schema/kind.ts';
 import { optional, schemaOf, withoutUndefined, type Options } from '../../schema/schema.ts';
-import type { Sketch } from '../../sketch/sketch.ts';
+import { sketchKind, type Sketch } from '../../sketch/sketch.ts';
 import { rasterize } from '../../surfaces/raster/rasterize.ts';
 import { encodePng } from '../png.ts';
 import { writeAtomically } from '../write-atomically.ts';
@@ -45,6 +45,7 @@ export interface Explained extends Explanation {
  * @throws SketchError where the sketch is wrong, or what is asked for is not there
  */
 export async function explain(sketch: Sketch, options: ExplainOptions = {}): Promise<Explained> {
+  sketchKind.read('explain', 'sketch', sketch);
   const read = explainOptions.read('explain', options);
   const { run, at, frame, picture } = await paintedFrame(sketch, read);
   const { pixel, item, line, output } = read;

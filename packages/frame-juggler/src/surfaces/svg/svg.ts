@@ -11,6 +11,8 @@ import { Definitions } from './defs.ts';
 import { outlineElement, transformText, written } from './outline.ts';
 import { paintAttributes, placedPicture } from './paint.ts';
 import { element, elementParts, emptyElement, textElement, type Attributes } from './xml.ts';
+import { givenFrame } from '../../frame/given-frame.ts';
+import { fail } from '../../error.ts';
 
 /**
  * A frame as an SVG 2 document, for a file or a page: a shape an element, groups as groups, labels as ids and titles,
@@ -19,18 +21,20 @@ import { element, elementParts, emptyElement, textElement, type Attributes } fro
  * @param texts what the document tells of itself, by keyword; `Title` is its title, `Description` says what is to be seen
  */
 export function writeSvg(frames: Frame | readonly Frame[], texts: Readonly<Record<string, string>> = {}): string {
-  return `${[...svgParts(frames, texts)].join('\n')}\n`;
+  const list = Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame];
+  if (list.length === 0)
+    fail({ call: 'writeSvg', option: 'frames', problem: 'has no frame', expected: 'expected one' });
+  for (const [i, frame] of list.entries())
+    givenFrame.read('writeSvg', Array.isArray(frames) ? `frames[${i}]` : 'frames', frame);
+  return `${[...svgParts(list, texts)].join('\n')}\n`;
 }
 
 /**
  * The same in parts, each followed by a line break. They are made as they are gone through, so that a large document
  * need not be in memory twice.
  */
-export function svgParts(
-  frames: Frame | readonly Frame[],
-  texts: Readonly<Record<string, string>> = {},
-): Iterable<string> {
-  const list = (Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame]).map(broughtNear);
+export function svgParts(frames: readonly Frame[], texts: Readonly<Record<string, string>> = {}): Iterable<string> {
+  const list = frames.map(broughtNear);
   const backend = new SvgBackend(list.length);
   const compositor = new Compositor(backend);
   for (const frame of list) compositor.draw(frame);
