@@ -185,6 +185,8 @@ describe('coverage', () => {
   test('corners that are not finite, or far away, do no harm', () => {
     expect(sum(cover([[[NaN, 0], [5, 5], [0, 5]], box(5, 5, 10, 10)]))).toBe(25); // prettier-ignore
     expect(sum(cover([box(-1e300, -1e300, 1e300, 1e300)]))).toBe(40 * 30);
+    const farOff: Corner[] = [[-1e18, -1e40], [65, 1e9], [60, 1e9]]; // prettier-ignore
+    expect(sum(cover([farOff], 'nonzero', 80, 30))).toBeCloseTo(5 * 30, 0);
   });
 });
 

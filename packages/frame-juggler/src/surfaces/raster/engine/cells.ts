@@ -137,22 +137,34 @@ export function addDown(x0: f64, y0: f64, x1: f64, y1: f64, sign: i32): void {
   if (y1 <= chunkTop || y0 >= chunkEnd) return;
   if (!mayBeCut) return addInside(x0, y0, x1, y1, sign);
   if (x0 >= width && x1 >= width) return;
-  if (y0 < -far) return addDown(x0 + (x1 - x0) * ((-far - y0) / (y1 - y0)), -far, x1, y1, sign);
-  if (y1 > far) return addDown(x0, y0, x0 + (x1 - x0) * ((far - y0) / (y1 - y0)), far, sign);
-  // Cut where it crosses a side of the canvas; the part outside is led down along that side.
+  if (y0 < -far) return addDown(xAt(-far, x0, y0, x1, y1), -far, x1, y1, sign);
+  if (y1 > far) return addDown(x0, y0, xAt(far, x0, y0, x1, y1), far, sign);
+  // Cut where it crosses a side of the shape's box on the canvas; the part outside is led down along that side. What
+  // rounding has moved out of the box, where an end is far away, is kept among the shape's cells by that, too.
   const slope = (y1 - y0) / (x1 - x0);
   let x = x0;
   let y = y0;
   for (let cut = 0; cut < 2; cut++) {
-    const side: f64 = (cut === 0) === x0 < x1 ? 0 : width;
+    const side: f64 = (cut === 0) === x0 < x1 ? left : right;
     if ((x < side && side < x1) || (x > side && side > x1)) {
       const cutY = min(y1, max(y, y0 + (side - x0) * slope));
-      addInside(within(x), y, side, cutY, sign);
+      addInside(inBox(x), y, side, cutY, sign);
       x = side;
       y = cutY;
     }
   }
-  addInside(within(x), y, within(x1), y1, sign);
+  addInside(inBox(x), y, inBox(x1), y1, sign);
+}
+
+/** Where an edge is at a height, counted from the end that is nearer to the canvas: so the other may be as far as it likes. */
+function xAt(y: f64, x0: f64, y0: f64, x1: f64, y1: f64): f64 {
+  const height = y1 - y0;
+  return Math.abs(x0) < Math.abs(x1) ? x0 + (x1 - x0) * ((y - y0) / height) : x1 + (x0 - x1) * ((y1 - y) / height);
+}
+
+@inline
+function inBox(x: f64): f64 {
+  return max<f64>(left, min<f64>(x, right));
 }
 
 @inline

@@ -152,10 +152,10 @@ function isMonotone(lines: Lines, subpath: i32): bool {
     y0 = y1;
   }
   // Once round, the first edge follows the last.
-  return changes + (isDown !== wasDown ? 1 : 0) <= 2;
+  return hasHeight && changes + (isDown !== wasDown ? 1 : 0) <= 2;
 }
 
-/** Whether an outline is convex. */
+/** Whether an outline is convex, and more than a line across. */
 function isConvex(lines: Lines, subpath: i32): bool {
   const first = lines.start(subpath);
   const end = lines.end(subpath);
@@ -191,5 +191,5 @@ function isConvex(lines: Lines, subpath: i32): bool {
     x0 = x1;
     y0 = y1;
   }
-  return true;
+  return hasHeight;
 }
