@@ -1,6 +1,6 @@
 import { left, right } from './cells.ts';
 import { Lines } from './lines.ts';
-import { coverages, maxCoverages } from './row.ts';
+import { bytesOf, coverages, maxCoverages } from './row.ts';
 import { Shape } from './shape.ts';
 import { paintCovered, paintEven } from './spans.ts';
 
@@ -147,9 +147,7 @@ function paintPart(from: i32, y: i32, to: i32, column: i32): void {
       places = f32x4.add(places, f32x4.splat(4));
       const next = f32x4.sub(rightOf(b0, w0, h0, places), rightOf(b1, w1, h1, places));
       const covered = f32x4.sub(v128.shuffle<f32>(between, next, 1, 2, 3, 4), between);
-      // Whole numbers are the lowest bits of their sums with one that leaves no room for more.
-      const words = f32x4.add(f32x4.mul(covered, f32x4.splat(255)), f32x4.splat(8388608));
-      store<u32>(coverages + i, i32x4.extract_lane(v128.shuffle<i8>(words, words, 0, 4, 8, 12, 0, 4, 8, 12, 0, 4, 8, 12, 0, 4, 8, 12), 0));
+      store<u32>(coverages + i, bytesOf(covered));
       between = next;
     }
     store<u32>(coverages + count, 0);

@@ -36,6 +36,13 @@ export function asCoverages(sums: v128, evenOdd: bool): u32 {
   return i32x4.extract_lane(i8x16.narrow_i16x8_u(halves, halves), 0);
 }
 
+/** Four coverages from 0 to 1 as bytes of a word: the lowest bits of their sums with a number that leaves no room for more. */
+@inline
+export function bytesOf(covered: v128): u32 {
+  const words = f32x4.add(f32x4.mul(covered, f32x4.splat(255)), f32x4.splat(8388608));
+  return i32x4.extract_lane(v128.shuffle<i8>(words, words, 0, 4, 8, 12, 0, 4, 8, 12, 0, 4, 8, 12, 0, 4, 8, 12), 0);
+}
+
 /** Paints adjacent pixels by their coverages, as far as they lie on the canvas: edges spill to the right of it. */
 export function paintCoverages(from: i32, y: i32, to: i32): void {
   const count = min(to, right) - from;

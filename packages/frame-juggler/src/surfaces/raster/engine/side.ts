@@ -1,5 +1,5 @@
 import { addArea, left, one } from './cells.ts';
-import { coverages, paintCoverages } from './row.ts';
+import { bytesOf, coverages, paintCoverages } from './row.ts';
 import { paintBand, paintEight, paintEven } from './spans.ts';
 
 /*
@@ -164,11 +164,4 @@ export function paintBetweenSides(first: Side, other: Side, y: i32): bool {
   store<u32>(coverages, end2, 4);
   paintCoverages(x + 4 + between, y, x + between + 12);
   return true;
-}
-
-/** Four coverages from 0 to 1 as bytes of a word: the lowest bits of their sums with a number that leaves no room for more. */
-@inline
-function bytesOf(covered: v128): u32 {
-  const words = f32x4.add(f32x4.mul(covered, f32x4.splat(255)), f32x4.splat(8388608));
-  return i32x4.extract_lane(v128.shuffle<i8>(words, words, 0, 4, 8, 12, 0, 4, 8, 12, 0, 4, 8, 12, 0, 4, 8, 12), 0);
 }
