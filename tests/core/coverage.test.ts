@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { identity } from '../../packages/frame-juggler/src/geometry/matrix.ts';
+import { byteForm } from '../../packages/frame-juggler/src/surfaces/raster/byte-form.ts';
 import { Engine } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
 import { inkArea, pathOf, picture, pixel } from '../helpers.ts';
 
@@ -8,7 +9,7 @@ type Corner = [number, number];
 
 /** Coverage of every pixel, 0 to 255, of polygons on a small canvas. */
 function cover(polygons: Corner[][], rule: 'nonzero' | 'evenodd' = 'nonzero', width = 40, height = 30): number[] {
-  const engine = new Engine();
+  const engine = new Engine(byteForm);
   const { calls } = engine;
   const path = polygons.flatMap((corners) => pathOf(corners, true));
   calls.resize(width, height, 0, height);

@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { byteForm } from '../../packages/frame-juggler/src/surfaces/raster/byte-form.ts';
 import { Engine } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
 import { everywhere, pathOf } from '../helpers.ts';
 
 type Spot = readonly [number, number];
 const square: readonly Spot[] = [[0, 0], [10, 0], [10, 10], [0, 10]]; // prettier-ignore
 
-const engine = new Engine();
+const engine = new Engine(byteForm);
 
 /** The pieces that an outline is cut into, each as its corners; closed ones end in `z`. */
 function cut(outline: readonly Spot[], closed: boolean, pattern: readonly number[], offset = 0): string[] {

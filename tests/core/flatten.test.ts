@@ -20,10 +20,11 @@ import {
   quad,
   type Path,
 } from '../../packages/frame-juggler/src/geometry/path.ts';
+import { byteForm } from '../../packages/frame-juggler/src/surfaces/raster/byte-form.ts';
 import { Engine } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
 import { everywhere } from '../helpers.ts';
 
-const engine = new Engine();
+const engine = new Engine(byteForm);
 type Spot = [number, number];
 
 function flat(path: Path, matrix: Matrix, visible = everywhere, tolerance = 0.02): Spot[] {

@@ -1,9 +1,10 @@
 import { describe, test } from '@jest/globals';
 import fc from 'fast-check';
 import { rasterize, type Canvas } from '../../packages/frame-juggler/src/index.ts';
-import { hitsLabel } from '../../packages/frame-juggler/src/review/hit.ts';
+import { loadHitTester } from '../../packages/frame-juggler/src/review/hit.ts';
 import { record } from '../helpers.ts';
 
+const tester = await loadHitTester();
 const size = 20;
 // The same ones each time: the raster takes the mean of parts that wind unlike within one pixel, a hit test does not.
 const chances = { numRuns: 40, seed: 11 };
@@ -23,7 +24,7 @@ function expectHitsWherePainted(paint: (canvas: Canvas) => void): void {
     const [x, y] = [((at / 4) % size) + 0.5, Math.floor(at / 4 / size) + 0.5];
     if (data[at] !== 0 && data[at] !== 255) continue;
     const painted = data[at] === 0;
-    const hits = (dx: number, dy: number): boolean => hitsLabel(frame, 'keel', x + dx, y + dy);
+    const hits = (dx: number, dy: number): boolean => tester.hitsLabel(frame, 'keel', x + dx, y + dy);
     // A sliver may leave no mark: then the points around decide.
     if (hits(0, 0) !== painted && around.every(([dx, dy]) => hits(dx, dy) !== painted))
       throw new Error(`${x}, ${y} is ${painted ? 'painted, not hit' : 'hit, not painted'}`);

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Cap, Join } from '../../packages/frame-juggler/src/geometry/pen.ts';
+import { byteForm } from '../../packages/frame-juggler/src/surfaces/raster/byte-form.ts';
 import { Engine, type Pen } from '../../packages/frame-juggler/src/surfaces/raster/engine.ts';
 import { everywhere, pathOf } from '../helpers.ts';
 
@@ -59,7 +60,7 @@ function isInked(spot: Spot, corners: readonly Spot[], closed: boolean, pen: Pen
   return false;
 }
 
-const engine = new Engine();
+const engine = new Engine(byteForm);
 const place = fc.integer({ min: 0, max: 400 }).map((tenths) => tenths / 10);
 const whole = fc.integer({ min: 0, max: 40 });
 const corner = fc.tuple(whole, whole);

@@ -15,7 +15,7 @@ import {
 import { render } from 'frame-juggler/node';
 import { loadFonts } from '../../packages/frame-juggler/src/index.ts';
 import { loadForm } from '../../packages/frame-juggler/src/surfaces/raster/forms.ts';
-import { RasterSurface } from '../../packages/frame-juggler/src/surfaces/raster/surface.ts';
+import { EngineSurface } from '../../packages/frame-juggler/src/surfaces/raster/engine-surface.ts';
 import { blended, modes, type Rgb } from '../fixtures/blend-formulas.ts';
 import { ordinarySketches, recorded } from '../fixtures/random-sketch.ts';
 import { record, temporaryFolder } from '../helpers.ts';
@@ -71,7 +71,7 @@ describe('sixteen bits a channel', () => {
   });
 
   test('pictures are those of eight bits, but for roundings', async () => {
-    const [bytes, floats] = [new RasterSurface(), new RasterSurface(await loadForm(16))];
+    const [bytes, floats] = [new EngineSurface(await loadForm(8)), new EngineSurface(await loadForm(16))];
     let [parts, apart] = [0, 0];
     fc.assert(
       fc.property(ordinarySketches, (sketch) => {
@@ -91,7 +91,7 @@ describe('sixteen bits a channel', () => {
   });
 
   test.each(modes)('blend as the formula has it: %s', async (blend) => {
-    const floats = new RasterSurface(await loadForm(16));
+    const floats = new EngineSurface(await loadForm(16));
     const byte = fc.integer({ min: 0, max: 255 });
     const color = fc.tuple(byte, byte, byte, fc.constantFrom(0.4, 0.6, 1));
     const css = ([r, g, b, a]: readonly number[]): string => `rgb(${r} ${g} ${b} / ${a})`;

@@ -54,7 +54,7 @@ class Work {
       this.surface =
         surface === 'canvas2d'
           ? new Canvas2dSurface(this.canvas)
-          : new (await import('./exact-surface.ts')).ExactSurface(this.canvas);
+          : await (await import('./pixel-surface.ts')).loadPixelSurface(this.canvas);
       const { seed, width, height, view } = this.run;
       return { seed, width, height, view };
     },

@@ -109,7 +109,7 @@ export class PagePerformer implements Performer {
   }
 
   async show(frame: number, shown: number): Promise<void> {
-    const surface = (this.surface ??= new (await import('./exact-surface.ts')).ExactSurface(this.element));
+    const surface = (this.surface ??= await (await import('./pixel-surface.ts')).loadPixelSurface(this.element));
     await this.run.drawTo(frame, shown, (painted) => surface.draw((this.painted = painted)));
   }
 

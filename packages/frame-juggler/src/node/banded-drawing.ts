@@ -1,7 +1,7 @@
 import { pictureSize, type Frame } from '../frame/frame.ts';
 import { alphaOf } from '../paint/color.ts';
 import { bytesPerPixel, type Bits } from '../surfaces/raster/engine.ts';
-import type { KeptPixels, Rows } from '../surfaces/raster/surface.ts';
+import type { KeptPixels, Rows } from '../surfaces/raster/engine-surface.ts';
 import type { DrawPool } from './draw-pool.ts';
 
 /*

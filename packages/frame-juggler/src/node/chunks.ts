@@ -4,7 +4,7 @@ import { crc32, deflate, inflate } from 'node:zlib';
 import { SketchError } from '../error.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { Bits } from '../surfaces/raster/engine.ts';
-import type { KeptPixels } from '../surfaces/raster/surface.ts';
+import type { KeptPixels } from '../surfaces/raster/engine-surface.ts';
 import { callable, toggle } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { checkpointPlace, checkpointsFor } from './checkpoints/index.ts';

@@ -4,7 +4,7 @@ import type { Frame } from '../frame/frame.ts';
 import { frameInWords } from '../review/words.ts';
 import { bytesPerPixel, type Bits } from '../surfaces/raster/engine.ts';
 import { loadForm } from '../surfaces/raster/forms.ts';
-import { RasterSurface, type KeptPixels, type Rows } from '../surfaces/raster/surface.ts';
+import { EngineSurface, type KeptPixels, type Rows } from '../surfaces/raster/engine-surface.ts';
 import { svgParts } from '../surfaces/svg/svg.ts';
 import { packPng } from './png.ts';
 import type { Provenance } from './provenance.ts';
@@ -39,11 +39,11 @@ export interface PackTask {
 }
 
 /** This thread's surfaces, each made once something is drawn with it. */
-const surfaces = new Map<Bits, RasterSurface>();
+const surfaces = new Map<Bits, EngineSurface>();
 
-async function surfaceFor(bits: Bits): Promise<RasterSurface> {
+async function surfaceFor(bits: Bits): Promise<EngineSurface> {
   const form = await loadForm(bits);
-  const surface = surfaces.get(bits) ?? new RasterSurface(form);
+  const surface = surfaces.get(bits) ?? new EngineSurface(form);
   surfaces.set(bits, surface);
   return surface;
 }
@@ -92,7 +92,7 @@ export function withWords(product: Product, frame: Frame): Product {
 
 type Encoders = {
   [Type in Exclude<Product['type'], 'svg'>]: (
-    surface: RasterSurface,
+    surface: EngineSurface,
     product: Extract<Product, { type: Type }>,
   ) => Uint8Array;
 };
@@ -123,6 +123,6 @@ const encoders: Encoders = {
   kept: (surface) => surface.premultiplied.slice(),
 };
 
-function encode(surface: RasterSurface, product: Exclude<Product, { type: 'svg' }>): Uint8Array {
-  return (encoders[product.type] as (surface: RasterSurface, product: Product) => Uint8Array)(surface, product);
+function encode(surface: EngineSurface, product: Exclude<Product, { type: 'svg' }>): Uint8Array {
+  return (encoders[product.type] as (surface: EngineSurface, product: Product) => Uint8Array)(surface, product);
 }

@@ -1,6 +1,6 @@
 import { deflateSync } from 'node:zlib';
 import { wordsOf, type PixelRect } from '../formats/changes.ts';
-import type { PackedRows, Rendering } from '../surfaces/raster/surface.ts';
+import type { PackedRows, Rendering } from '../surfaces/raster/engine-surface.ts';
 import { pngChunk, pngSignature } from './png-chunks.ts';
 import type { Provenance } from './provenance.ts';
 import { givenPicture } from '../paint/given-picture.ts';

@@ -1,7 +1,7 @@
 import type { Frame } from '../frame/frame.ts';
 import type { Run } from '../sketch/run.ts';
 import { loadForm } from '../surfaces/raster/forms.ts';
-import { RasterSurface, type KeptPixels } from '../surfaces/raster/surface.ts';
+import { EngineSurface, type KeptPixels } from '../surfaces/raster/engine-surface.ts';
 import { BandedDrawing } from './banded-drawing.ts';
 import { bitsOf, withWords, type DrawTask, type Product } from './draw.ts';
 import type { Checkpoints } from './checkpoints/checkpoints.ts';
@@ -170,7 +170,7 @@ async function drawingOf(run: Run, { frames: [first, last], products, pool, unde
       },
     };
   }
-  const surface = new RasterSurface(await loadForm(bits));
+  const surface = new EngineSurface(await loadForm(bits));
   if (picture !== undefined) surface.put(picture);
   return {
     to: (frame) => drawTo(frame, (each) => surface.draw(each)),

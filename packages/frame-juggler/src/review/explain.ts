@@ -4,7 +4,7 @@ import type { Box } from '../geometry/box.ts';
 import { short } from '../geometry/write-path-data.ts';
 import { cssColor } from '../paint/color.ts';
 import { itemsInWords, type Hidden, type ItemInWords } from './describe.ts';
-import { itemsAt } from './hit.ts';
+import { itemsAt } from './items-at.ts';
 import type { SeenShare } from './seen.ts';
 import { tableLines, wrapLines, type TableRow } from './table.ts';
 import { givenFrame } from '../frame/given-frame.ts';

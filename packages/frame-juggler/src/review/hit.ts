@@ -3,49 +3,59 @@ import { FrameReader, type Group, type Item } from '../frame/reader.ts';
 import { padBox } from '../geometry/box.ts';
 import { apply, inverse, largestScale } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
-import { Engine } from '../surfaces/raster/engine.ts';
-import { givenFrame } from '../frame/given-frame.ts';
-import { finite } from '../schema/kind.ts';
+import { Engine, type EngineForm } from '../surfaces/raster/engine.ts';
+import { loadForm } from '../surfaces/raster/forms.ts';
 
 /** How far, in the sketch's units, the outline that is tested may be from the true one. */
 const tolerance = 0.05;
 
-/**
- * Whether a point (in the sketch's units) lies on something of a label, or on anything in a group of it: in its filled
- * inside or on its stroke, covered or not, within the clips about it.
- */
-export function hitsLabel(frame: Frame, label: string, x: number, y: number): boolean {
-  const reader = new FrameReader(frame);
-  return reader.items().some((item) => isLabeled(item, label) && hitsItem(reader, item, x, y));
-}
+/** Tests what lies at a point, in the sketch's units, by an engine that knows how outlines are drawn. */
+export class HitTester {
+  private readonly engine: Engine;
 
-/**
- * The items that lie at a point (in the sketch's units), topmost first, by their places in the frame's columns; hidden
- * ones too.
- */
-export function itemsAt(frame: Frame, x: number, y: number): number[] {
-  const reader = new FrameReader(givenFrame.read('itemsAt', 'frame', frame));
-  const [px, py] = [finite.read('itemsAt', 'x', x), finite.read('itemsAt', 'y', y)];
-  const places = reader.items().flatMap((item, i) => (hitsItem(reader, item, px, py) ? [frame.order[i]] : []));
-  return places.reverse();
-}
+  constructor(form: EngineForm) {
+    this.engine = new Engine(form);
+  }
 
-function hitsItem(reader: FrameReader, item: Item, x: number, y: number): boolean {
-  const back = inverse(item.transform);
-  if (back === undefined || item.opacity === 0 || !insideClips(reader, item.group, x, y)) return false;
-  const [px, py] = apply(back, x, y);
-  const ownTolerance = tolerance / largestScale(item.transform);
-  const { path, stroke } = item;
-  const reach = stroke === undefined ? 0 : stroke.width * Math.max(stroke.miterLimit, 1.5);
-  const box = padBox(pathBox(path), reach);
-  if (!(px >= box.left && px <= box.right && py >= box.top && py <= box.bottom)) return false;
-  engine ??= new Engine();
-  if (item.fill !== undefined && engine.fillHits(path, item.fillRule, ownTolerance, box, px, py)) return true;
-  return stroke !== undefined && stroke.width > 0 && engine.strokeHits(path, stroke, ownTolerance, box, px, py);
-}
+  /**
+   * Whether a point lies on something of a label, or on anything in a group of it: in its filled inside or on its stroke,
+   * covered or not, within the clips about it.
+   */
+  hitsLabel(frame: Frame, label: string, x: number, y: number): boolean {
+    const reader = new FrameReader(frame);
+    return reader.items().some((item) => isLabeled(item, label) && this.hitsItem(reader, item, x, y));
+  }
 
-/** What knows how outlines are drawn; it is there once something is first tested. */
-let engine: Engine | undefined;
+  /** The items that lie at a point, topmost first, by their places in the frame's columns; hidden ones too. */
+  itemsAt(frame: Frame, x: number, y: number): number[] {
+    const reader = new FrameReader(frame);
+    const places = reader.items().flatMap((item, i) => (this.hitsItem(reader, item, x, y) ? [frame.order[i]] : []));
+    return places.reverse();
+  }
+
+  private hitsItem(reader: FrameReader, item: Item, x: number, y: number): boolean {
+    const back = inverse(item.transform);
+    if (back === undefined || item.opacity === 0 || !this.isInsideClips(reader, item.group, x, y)) return false;
+    const [px, py] = apply(back, x, y);
+    const ownTolerance = tolerance / largestScale(item.transform);
+    const { path, stroke, fillRule } = item;
+    const reach = stroke === undefined ? 0 : stroke.width * Math.max(stroke.miterLimit, 1.5);
+    const box = padBox(pathBox(path), reach);
+    if (!(px >= box.left && px <= box.right && py >= box.top && py <= box.bottom)) return false;
+    const { engine } = this;
+    if (item.fill !== undefined && engine.fillHits(path, fillRule, ownTolerance, box, px, py)) return true;
+    return stroke !== undefined && stroke.width > 0 && engine.strokeHits(path, stroke, ownTolerance, box, px, py);
+  }
+
+  private isInsideClips(reader: FrameReader, group: Group | undefined, x: number, y: number): boolean {
+    for (let at = group; at !== undefined; at = at.parent) {
+      if (at.opacity === 0) return false;
+      if (at.clip !== undefined && !reader.items(at.clip).some((item) => this.hitsItem(reader, item, x, y)))
+        return false;
+    }
+    return true;
+  }
+}
 
 function isLabeled(item: Item, label: string): boolean {
   if (item.label === label) return true;
@@ -53,10 +63,9 @@ function isLabeled(item: Item, label: string): boolean {
   return false;
 }
 
-function insideClips(reader: FrameReader, group: Group | undefined, x: number, y: number): boolean {
-  for (let at = group; at !== undefined; at = at.parent) {
-    if (at.opacity === 0) return false;
-    if (at.clip !== undefined && !reader.items(at.clip).some((item) => hitsItem(reader, item, x, y))) return false;
-  }
-  return true;
+let tester: Promise<HitTester> | undefined;
+
+/** One tester for all who can wait for its engine. */
+export function loadHitTester(): Promise<HitTester> {
+  return (tester ??= loadForm(8).then((form) => new HitTester(form)));
 }

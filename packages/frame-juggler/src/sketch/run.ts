@@ -4,7 +4,7 @@ import { seededNoise, type Noise } from '../chance/noise.ts';
 import { seededRandom, type Random } from '../chance/random.ts';
 import { asSketchError, fail } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
-import type { hitsLabel } from '../review/hit.ts';
+import type { HitTester } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { loadLetteringAtStart } from '../text/lettering.ts';
@@ -96,7 +96,7 @@ export class Run {
   private painted: { readonly at: number; readonly frame: Frame } | undefined;
   private before: Frame | undefined;
   /** What tests hits, loaded once a pointer is over the canvas: a page without one does without it. */
-  private hits: typeof hitsLabel | undefined;
+  private hits: HitTester | undefined;
   /** The call in progress; the next one waits for it. */
   private work: Promise<unknown> = Promise.resolve();
 
@@ -286,11 +286,11 @@ export class Run {
   }
 
   private async loadHits(): Promise<void> {
-    this.hits ??= (await import('../review/hit.ts')).hitsLabel;
+    this.hits ??= await (await import('../review/hit.ts')).loadHitTester();
   }
 
   private isOver(label: string, x: number, y: number): boolean {
-    return this.before !== undefined && this.hits !== undefined && this.hits(this.before, label, x, y);
+    return this.before !== undefined && this.hits !== undefined && this.hits.hitsLabel(this.before, label, x, y);
   }
 
   private async move(target: number): Promise<void> {

@@ -4,7 +4,6 @@ import type { Path } from '../../geometry/path.ts';
 import { caps, joins } from '../../geometry/pen.ts';
 import type { PenStyle } from '../../frame/frame.ts';
 import type { Box } from '../../geometry/box.ts';
-import { packed } from './generated/engine.ts';
 
 /*
  * The raster engine as JavaScript calls it: a WebAssembly module, compiled from the folder `engine` beside this file,
@@ -21,9 +20,6 @@ export interface EngineForm {
   /** The module, as base64. */
   readonly packed: string;
 }
-
-/** The form for all pictures but those of sixteen bits, which only files have: see forms.ts. */
-export const byteForm: EngineForm = { bits: 8, packed };
 
 /** How many bytes a pixel takes in the engine's memory: four bytes, or four floats. */
 export function bytesPerPixel(bits: Bits): number {
@@ -107,7 +103,7 @@ export class Engine {
   private lastPath: Path | undefined;
   private lastDash: readonly number[] = [];
 
-  constructor(form: EngineForm = byteForm) {
+  constructor(form: EngineForm) {
     this.bits = form.bits;
     this.calls = instantiate(form);
     this.path = new Numbers(this.calls);

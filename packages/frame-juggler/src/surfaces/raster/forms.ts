@@ -1,6 +1,12 @@
-import { byteForm, type Bits, type EngineForm } from './engine.ts';
+import type { Bits, EngineForm } from './engine.ts';
 
-/** The form of the engine for pictures of so many bits; that for sixteen is loaded when it is first asked for. */
+const packs = {
+  8: () => import('./generated/engine.ts'),
+  16: () => import('./generated/deep-engine.ts'),
+} satisfies Record<Bits, unknown>;
+
+/** The form of the engine for pictures of so many bits, loaded when it is first asked for. */
 export async function loadForm(bits: Bits): Promise<EngineForm> {
-  return bits === 8 ? byteForm : { bits, packed: (await import('./generated/deep-engine.ts')).packed };
+  const { packed } = await packs[bits]();
+  return { bits, packed };
 }
