@@ -145,6 +145,20 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
   ChunkOptions: {
     checkpoints: () => new ChunkRenderer(harbor, 'harbor.gif', { frames: [0, 59], checkpoints: 'checkpoints', source }),
   },
+  OneChunkOptions: {
+    under: async () => {
+      const gull = defineSketch({
+        carry: 0.9,
+        paint: (canvas, { frame }) => canvas.dot({ at: [frame, 180], size: 8 }),
+      });
+      const renderer = new ChunkRenderer(gull, 'gull.gif', { frames: [0, 59] });
+      const { picture } = await renderer.render([0, 29]); // there is one under a carry
+      await renderer.render([30, 59], { under: picture! });
+      await renderer.close();
+    },
+    signal: () => new ChunkRenderer(harbor, 'harbor.gif').render([0, 29], { signal: AbortSignal.timeout(60_000) }),
+    onFrame: () => new ChunkRenderer(harbor, 'harbor.gif').render([0, 29], { onFrame: (done) => console.log(done) }),
+  },
   keepCheckpoints: {
     checkpoints: () => keepCheckpoints(harbor, { checkpoints: 'checkpoints', source }),
     source: async () => keepCheckpoints(harbor, { checkpoints: 'kept', source: await readFile('harbor.js', 'utf8') }),

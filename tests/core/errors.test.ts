@@ -86,6 +86,24 @@ describe('a mistake', () => {
     expect(() => library.describeFrame(Promise.resolve() as never)).toThrow(/^describeFrame: frame \{\} is a promise, which is not awaited; expected a frame, as await run\.paint\(\) gives it/); // prettier-ignore
   });
 
+  test('in what a class is handed is told too, as it is handed it', async () => {
+    const sketch = library.defineSketch({ paint: (canvas) => canvas.circle({ at: [20, 15], radius: 8 }) });
+    const run = new library.Run(sketch);
+    await run.goTo(0);
+    const surface = new library.RasterSurface();
+    expect(() => surface.draw(run.paint() as never)).toThrow(/^surface\.draw: frame \{\} is a promise, which is not awaited; expected a frame/); // prettier-ignore
+    expect(() => surface.put({} as never)).toThrow(/^surface\.put: kept \{\} is not kept pixels; expected kept pixels, as surface\.copy\(\) gives it/); // prettier-ignore
+    expect(() => run.resume({ frame: 3 } as never)).toThrow(/^run\.resume: read \{.*\} is not a function/);
+    await expect(run.resume(() => 3 as never)).rejects.toThrow(/^run\.resume: checkpoint 3 is not a checkpoint/);
+    expect(() => new library.Recorder(undefined as never)).toThrow(/^Recorder: source is missing; expected a source of input/); // prettier-ignore
+    const fed = (input: unknown): Promise<unknown> => new library.Run(sketch, { input: () => input as never }).goTo(1);
+    await expect(fed({ events: [] })).rejects.toThrow(/^Run: input \{.*\} is not a source of input/);
+    await expect(fed({ take: () => [{ type: 'tap' }] })).rejects.toThrow(
+      /^input: type "tap" is not known; expected one of move, leave/,
+    );
+    await expect(fed({ take: () => [{ type: 'keydown' }] })).rejects.toThrow(/^input: key is missing/);
+  });
+
   test('says of null, the value of a database and of JSON, that it is no color', () => {
     const nothing = null as unknown as undefined;
     expect(() => record((canvas) => canvas.style({ stroke: nothing }))).toThrow(/^style: stroke null is not a color/);

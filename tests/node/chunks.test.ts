@@ -3,7 +3,7 @@ import path from 'node:path';
 import { afterAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { defineSketch, type Sketch } from 'frame-juggler';
-import { ChunkJoiner, ChunkRenderer, framesLeftBy, render } from 'frame-juggler/node';
+import { ChunkJoiner, ChunkRenderer, framesLeftBy, render, type Chunk } from 'frame-juggler/node';
 import { temporaryFolder } from '../helpers.ts';
 
 const folder = temporaryFolder();
@@ -108,6 +108,32 @@ describe('chunks of a film', () => {
     await joiner.add(chunk);
     await joiner.abandon();
     await renderer.close();
+  });
+
+  test('are told what is wrong with them: frames that the film has not, frames that are missing, what is no chunk', async () => {
+    const sketch = sketchWith(0.5, '#12303f20');
+    const to = place('film.gif');
+    const film = { frames: [0, 9] as const, threads: 1 };
+    const renderer = new ChunkRenderer(sketch, to, film);
+    const joiner = await ChunkJoiner.open(sketch, to, film);
+    const wrong: readonly (readonly [unknown, RegExp])[] = [
+      [() => renderer.render([4, 10]), /^renderer\.render: frames 4 to 10 lie outside of the film; frames of 0 to 9$/],
+      [() => renderer.render([4, 3]), /^renderer\.render: frames \[4,3\] is not a range; expected \[first, last\]/],
+      [() => renderer.render([0, 3], { onframe: 1 } as never), /^renderer\.render: there is no option "onframe"; did you mean "onFrame"\?$/], // prettier-ignore
+      [() => renderer.render([4, 5], { under: new Uint8Array(40) }), /^the picture that a chunk stands on is damaged$/],
+      [() => joiner.add(renderer.render([0, 4]) as unknown as Chunk), /^joiner\.add: chunk \{\} is a promise, which is not awaited; expected a chunk/], // prettier-ignore
+      [async () => { await joiner.add(await renderer.render([0, 4])); await joiner.finish(); }, /^joiner\.finish: frames 5 to 9 are missing/], // prettier-ignore
+      [() => Promise.resolve(new ChunkRenderer(sketch, undefined as never)), /^ChunkRenderer: to is missing/],
+    ];
+    for (const [work, message] of wrong)
+      await expect(Promise.resolve().then(work as () => Promise<unknown>)).rejects.toThrow(expect.objectContaining({ reason: expect.stringMatching(message) })); // prettier-ignore
+    // Nothing is lost by that.
+    await joiner.add(await renderer.render([5, 9]));
+    await joiner.finish();
+    await renderer.close();
+    const whole = place('whole.gif');
+    await render(sketch, { to: whole, frames: [0, 9], threads: 1 });
+    expect(readFileSync(to).equals(readFileSync(whole))).toBe(true);
   });
 });
 

@@ -1,22 +1,24 @@
 import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
 import { crc32, deflate, inflate } from 'node:zlib';
-import { SketchError } from '../error.ts';
+import { fail, SketchError } from '../error.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { Bits } from '../surfaces/raster/engine.ts';
 import type { KeptPixels } from '../surfaces/raster/engine-surface.ts';
+import { givenBy } from '../schema/given.ts';
 import { callable, toggle } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { checkpointPlace, checkpointsFor } from './checkpoints/index.ts';
 import type { Checkpoints } from './checkpoints/checkpoints.ts';
 import { DrawPool } from './draw-pool.ts';
-import { filmTable, openFilm, type Film } from './film.ts';
+import { filmTable, frameRange, openFilm, type Film } from './film.ts';
 import { bitsOf } from './draw.ts';
+import { givenBytes, givenPath } from './given.ts';
 import { openOutput } from './outputs/index.ts';
 import type { Output } from './outputs/output.ts';
 import { renderFrames, type Under } from './render-frames.ts';
 import { threadsFor } from './render.ts';
-import { runSettingsTable } from './run-settings.ts';
+import { abortSignal, runSettingsTable } from './run-settings.ts';
 
 /*
  * A film in chunks, each rendered by itself, possibly on another machine, and joined in one place. A frame gives the same
@@ -53,6 +55,18 @@ const joinOptions = schemaOf({ ...runSettingsTable, ...joinTable }, '{ frames: [
 /** What of a film is joined, and where to. */
 export type JoinOptions = Options<typeof runSettingsTable & typeof joinTable>;
 
+const oneChunkTable = {
+  /** Under a carry: the picture that it stands on, as the chunk before gave it; otherwise frames before it are drawn first. */
+  under: optional(givenBytes),
+  /** Stops it between two frames. */
+  signal: optional(abortSignal),
+  /** Called after every frame with how many are done. */
+  onFrame: optional(callable<(done: number) => void>()),
+};
+const oneChunkOptions = schemaOf(oneChunkTable, '{ onFrame }');
+/** How one chunk is rendered. */
+export type OneChunkOptions = Options<typeof oneChunkTable>;
+
 /** A stretch of a film, rendered. */
 export interface Chunk {
   /** The first and the last frame. */
@@ -64,6 +78,8 @@ export interface Chunk {
   readonly after?: string | undefined;
   readonly picture?: Uint8Array | undefined;
 }
+
+const givenChunk = givenBy<Chunk>('a chunk', 'await renderer.render([0, 29])', 'frames', 'bytes');
 
 /** After how many frames nothing is left of a picture under a carry; Infinity if it never fades. */
 export function framesLeftBy(carry: number, bits: Bits = 8): number {
@@ -86,8 +102,8 @@ export class ChunkRenderer {
    * @throws SketchError where the film cannot be meant
    */
   constructor(sketch: Sketch, to: string, options: ChunkOptions = {}) {
-    const read = chunkOptions.read('renderChunk', options);
-    this.film = openFilm(sketch, to, read);
+    const read = chunkOptions.read('ChunkRenderer', options);
+    this.film = openFilm(sketch, givenPath.read('ChunkRenderer', 'to', to), read);
     const [first, last] = this.film.frames;
     this.pool = new DrawPool(threadsFor(last - first + 1, this.film.setting, read.threads));
     let opened: Promise<Checkpoints | undefined> | undefined;
@@ -96,18 +112,16 @@ export class ChunkRenderer {
 
   /**
    * Renders one chunk.
-   * @param under the picture that it stands on, as the chunk before gave it; frames before it if left out
-   * @param onFrame called after every frame
+   * @param frames its first and its last frame, both frames of the film
+   * @throws SketchError where those are not frames of the film, or where the sketch is wrong
    */
-  async render(
-    frames: readonly [number, number],
-    {
-      under,
-      signal,
-      onFrame = () => undefined,
-    }: { under?: Uint8Array; signal?: AbortSignal; onFrame?: (done: number) => void } = {},
-  ): Promise<Chunk> {
+  async render(frames: readonly [number, number], options: OneChunkOptions = {}): Promise<Chunk> {
+    frameRange.read('renderer.render', 'frames', frames);
+    const { under, signal, onFrame = () => undefined } = oneChunkOptions.read('renderer.render', options);
     const { run, products, target } = this.film;
+    const [begin, end] = this.film.frames;
+    if (frames[0] < begin || frames[1] > end)
+      fail({ call: 'renderer.render', problem: `frames ${frames.join(' to ')} lie outside of the film`, expected: `frames of ${begin} to ${end}` }); // prettier-ignore
     const { carry } = run.sketch;
     const packs = !isPacked(products(frames[0]).type);
     const made: Promise<Uint8Array>[] = [];
@@ -189,8 +203,8 @@ export class ChunkJoiner {
 
   /** Opens the file, or the sequence. @throws SketchError where nothing can be written there */
   static async open(sketch: Sketch, to: string, options: JoinOptions = {}): Promise<ChunkJoiner> {
-    const read: Complete<typeof runSettingsTable & typeof joinTable> = joinOptions.read('joinChunks', options);
-    const film = openFilm(sketch, to, read);
+    const read: Complete<typeof runSettingsTable & typeof joinTable> = joinOptions.read('ChunkJoiner.open', options);
+    const film = openFilm(sketch, givenPath.read('ChunkJoiner.open', 'to', to), read);
     const pool = new DrawPool(threadsFor(film.frames[1] - film.frames[0] + 1, film.setting, read.threads));
     const output = await openOutput(film.target, film.setting, { ...read, resume: false }, pool);
     return new ChunkJoiner(film, output, pool);
@@ -225,6 +239,7 @@ export class ChunkJoiner {
 
   /** Takes the next chunk. @throws SketchError where it is damaged, or not the next */
   async add(chunk: Omit<Chunk, 'picture'>): Promise<void> {
+    givenChunk.read('joiner.add', 'chunk', chunk);
     const [first, last] = chunk.frames;
     if (first !== this.next || !this.fits(chunk))
       throw new SketchError({
@@ -238,11 +253,16 @@ export class ChunkJoiner {
     this.after = chunk.after;
   }
 
+  /** Completes the file, or the sequence. @throws SketchError where frames are missing: nothing is lost by that */
   async finish(): Promise<void> {
+    const last = this.frames[1];
+    if (this.next <= last)
+      fail({ call: 'joiner.finish', problem: `frames ${this.next} to ${last} are missing`, expected: 'joiner.add with those' }); // prettier-ignore
     await this.output.finish();
     await this.pool.close();
   }
 
+  /** Leaves no file behind. */
   async abandon(): Promise<void> {
     await this.output.abandon();
     await this.pool.close();
@@ -254,7 +274,9 @@ const isPacked = (type: string): boolean => type === 'png' || type === 'svg';
 async function readPicture(bytes: Uint8Array): Promise<KeptPixels> {
   const view = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length);
   const [width, height, bits, opaque] = [0, 4, 8, 12].map((at) => view.readUInt32BE(at));
-  const pixels = await unpack(view.subarray(16));
+  const pixels = await unpack(view.subarray(16)).catch((cause: unknown) => {
+    throw new SketchError({ problem: 'the picture that a chunk stands on is damaged', cause });
+  });
   return { width, height, rows: [0, height], bits: bits as Bits, opaque: opaque === 1, pixels };
 }
 

@@ -3,7 +3,7 @@ import './lettering-host.ts';
 export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
 export { render, Stopped, whatIsThere } from './render.ts';
 export { ChunkJoiner, ChunkRenderer, framesLeftBy } from './chunks.ts';
-export type { Chunk, ChunkOptions, JoinOptions } from './chunks.ts';
+export type { Chunk, ChunkOptions, JoinOptions, OneChunkOptions } from './chunks.ts';
 export { keepCheckpoints } from './checkpoints/keep.ts';
 export type { KeepOptions } from './checkpoints/keep.ts';
 export { CheckpointMismatch } from './checkpoints/mismatch.ts';

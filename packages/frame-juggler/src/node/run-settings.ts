@@ -9,6 +9,13 @@ import { timeLimit } from './time-limit.ts';
 
 const isObject = (value: unknown): boolean => typeof value === 'object' && value !== null;
 
+/** A signal that stops what is under way. */
+export const abortSignal = kindOf<AbortSignal>(
+  'an AbortSignal',
+  (value) => value instanceof AbortSignal,
+  'is not a signal',
+);
+
 /** How a sketch is run for an output, and how its progress is heard of and stopped. */
 export const runSettingsTable = {
   /** The seed of its random numbers; by default the input track's or the sketch's own. */
@@ -30,7 +37,7 @@ export const runSettingsTable = {
   /** Called as each of the sketch's files has been loaded. */
   onLoad: optional(callable<LoadListener>()),
   /** Stops the work after the current frame. */
-  signal: optional(kindOf<AbortSignal>('an AbortSignal', (value) => value instanceof AbortSignal, 'is not a signal')),
+  signal: optional(abortSignal),
   /** Called after every frame with how many are done, and of how many. */
   onProgress: optional(callable<(done: number, total: number) => void>()),
   /** Called as each of the sketch's functions begins, and with nothing when it ends, for whoever watches from elsewhere. */

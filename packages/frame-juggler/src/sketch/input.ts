@@ -1,5 +1,6 @@
 import type { View } from '../canvas/view.ts';
-import { name } from '../schema/kind.ts';
+import { givenBy } from '../schema/given.ts';
+import { name, oneOf } from '../schema/kind.ts';
 import { pair } from '../schema/point.ts';
 
 /*
@@ -22,6 +23,11 @@ export interface InputSource {
   /** Called as the sketch looks at keys. */
   onKeys?(): void;
 }
+
+/** A source of events that is handed in. */
+export const inputSource = /* @__PURE__ */ givenBy<InputSource>('a source of input', 'playTrack(track)', 'take');
+
+const eventType = /* @__PURE__ */ oneOf('move', 'leave', 'press', 'release', 'keydown', 'keyup');
 
 /** The mouse, pen or finger. */
 export interface Pointer {
@@ -120,15 +126,18 @@ export class Input {
         live.justReleased = true;
         break;
       case 'keydown': {
-        const key = keyName(event.key);
+        const key = readKey('input', event.key);
         if (!this.keysDown.has(key)) this.keysPressed.add(key);
         this.keysDown.add(key);
         break;
       }
       case 'keyup': {
-        const key = keyName(event.key);
+        const key = readKey('input', event.key);
         if (this.keysDown.delete(key)) this.keysReleased.add(key);
+        break;
       }
+      default:
+        eventType.read('input', 'type', (event as InputEvent).type);
     }
   }
 
@@ -152,7 +161,9 @@ function keyName(key: string): string {
 export class Recorder implements InputSource {
   private noted: { frame: number; event: InputEvent }[] = [];
 
-  constructor(private readonly source: InputSource) {}
+  constructor(private readonly source: InputSource) {
+    inputSource.read('Recorder', 'source', source);
+  }
 
   get events(): readonly { readonly frame: number; readonly event: InputEvent }[] {
     return this.noted;

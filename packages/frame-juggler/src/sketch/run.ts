@@ -6,11 +6,12 @@ import { asSketchError, fail } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import type { HitTester } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
+import { givenBy } from '../schema/given.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { loadLetteringAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
 import { dialNamed, dialValues } from './dials.ts';
-import { Input, type InputEvent, type InputSource, type Keys, type Pointer } from './input.ts';
+import { Input, inputSource, type InputEvent, type InputSource, type Keys, type Pointer } from './input.ts';
 import { checkSize, sketchKind, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called; or its files, about to be loaded. */
@@ -66,6 +67,8 @@ function isHost(value: unknown): boolean {
 
 const noHost: AssetHost = { read: () => Promise.reject(new Error('this host reads no files')) };
 const frameNumber = whole(0);
+const givenCheckpoint = /* @__PURE__ */ givenBy<Checkpoint>('a checkpoint', 'run.checkpoint', 'frame', 'random');
+
 const startsFirst = 'await run.goTo(0) before';
 
 /**
@@ -182,14 +185,16 @@ export class Run {
   /**
    * Goes on from where another run of the same sketch stood, as if all steps up to there had been done.
    * @param read gives that place, once the sketch has started: so its assets are there, and whatever `start` prepares
-   * @throws SketchError where input is played, which a checkpoint does not hold
+   * @throws SketchError where input is played, which a checkpoint does not hold, or where `read` gives anything else
    */
   resume(read: (run: Run) => Checkpoint): Promise<void> {
     if (this.hasInput)
       fail({ call: 'run.resume', problem: 'a run with input starts at its first frame', expected: 'run.goTo' });
+    callable().read('run.resume', 'read', read);
     return this.inTurn(async () => {
       await this.begin();
-      ({ frame: this.at, state: this.state, random: this.stepRandom } = read(this));
+      const checkpoint = givenCheckpoint.read('run.resume', 'checkpoint', read(this));
+      ({ frame: this.at, state: this.state, random: this.stepRandom } = checkpoint);
       this.input?.begin(this.at, []);
     });
   }
@@ -258,7 +263,7 @@ export class Run {
     this.at = 0;
     this.before = undefined;
     this.painted = undefined;
-    this.inputSource ??= input?.(this);
+    if (input !== undefined) this.inputSource ??= inputSource.read('Run', 'input', input(this));
     this.input ??= new Input(this.view, (label, x, y) => this.isOver(label, x, y));
     const events = this.inputSource?.take(0) ?? [];
     if (events.some(isMove)) await this.loadHits();

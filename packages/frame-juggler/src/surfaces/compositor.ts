@@ -1,4 +1,5 @@
 import { pictureSize, type Frame } from '../frame/frame.ts';
+import { givenFrame } from '../frame/given-frame.ts';
 import { FrameReader, type Group, type Item } from '../frame/reader.ts';
 import { identity, inverse, multiply, scaling, type Matrix } from '../geometry/matrix.ts';
 import type { BlendMode } from '../paint/blend.ts';
@@ -77,6 +78,7 @@ export class Compositor<Layer> {
   }
 
   draw(frame: Frame): void {
+    givenFrame.read('surface.draw', 'frame', frame);
     const { backend } = this;
     const { width, height } = pictureSize(frame);
     const stage: Stage = {

@@ -5,6 +5,7 @@ import { identity, type Matrix } from '../../geometry/matrix.ts';
 import { pathBox } from '../../geometry/path.ts';
 import { alphaOf } from '../../paint/color.ts';
 import { Picture } from '../../paint/picture.ts';
+import { givenBy } from '../../schema/given.ts';
 import { Compositor, type Backend, type Mixing, type Stage } from '../compositor.ts';
 import { bytesPerPixel, Engine, type Bits, type EngineForm } from './engine.ts';
 import { blendNumber, Paints } from './paints.ts';
@@ -41,6 +42,8 @@ export interface KeptPixels {
   readonly opaque: boolean;
 }
 
+const givenPixels = /* @__PURE__ */ givenBy<KeptPixels>('kept pixels', 'surface.copy()', 'rows', 'pixels');
+
 /** What {@link RasterSurface} is, drawn by whatever form of the engine it is handed: nothing here loads one. */
 export class EngineSurface {
   private readonly backend: RasterBackend;
@@ -73,6 +76,7 @@ export class EngineSurface {
 
   /** Goes back to what {@link copy} gave: the carry of the next frame stands on it. */
   put(kept: KeptPixels): void {
+    givenPixels.read('surface.put', 'kept', kept);
     this.backend.put(kept);
     this.compositor.resume();
   }
