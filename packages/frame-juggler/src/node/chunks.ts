@@ -121,7 +121,7 @@ export class ChunkRenderer {
     const { run, products, target } = this.film;
     const [begin, end] = this.film.frames;
     if (frames[0] < begin || frames[1] > end)
-      fail({ call: 'renderer.render', problem: `frames ${frames.join(' to ')} lie outside of the film`, expected: `frames of ${begin} to ${end}` }); // prettier-ignore
+      fail({ call: 'renderer.render', problem: `frames ${frames.join(' to ')} lie outside of the film`, expected: `expected frames of ${begin} to ${end}` }); // prettier-ignore
     const { carry } = run.sketch;
     const packs = !isPacked(products(frames[0]).type);
     const made: Promise<Uint8Array>[] = [];
@@ -257,7 +257,7 @@ export class ChunkJoiner {
   async finish(): Promise<void> {
     const last = this.frames[1];
     if (this.next <= last)
-      fail({ call: 'joiner.finish', problem: `frames ${this.next} to ${last} are missing`, expected: 'joiner.add with those' }); // prettier-ignore
+      fail({ call: 'joiner.finish', problem: `frames ${this.next} to ${last} are missing`, expected: "add those before" }); // prettier-ignore
     await this.output.finish();
     await this.pool.close();
   }

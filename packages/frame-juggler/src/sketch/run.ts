@@ -189,7 +189,11 @@ export class Run {
    */
   resume(read: (run: Run) => Checkpoint): Promise<void> {
     if (this.hasInput)
-      fail({ call: 'run.resume', problem: 'a run with input starts at its first frame', expected: 'run.goTo' });
+      fail({
+        call: 'run.resume',
+        problem: 'a run with input starts at its first frame',
+        expected: 'expected run.goTo',
+      });
     callable().read('run.resume', 'read', read);
     return this.inTurn(async () => {
       await this.begin();
