@@ -9,6 +9,9 @@ const { mistakes } = (await import(path.resolve('tests/fixtures/mistakes.mjs')))
 
 beforeAll(() => library.loadFonts(['regular']));
 
+/** A canvas as whoever comes from elsewhere may think of it. */
+type Loose = Readonly<Record<string, (...given: unknown[]) => unknown>>;
+
 describe('a mistake', () => {
   test.each(mistakes)('%#: %s', (mistake, message) => {
     let said = '';
@@ -84,6 +87,39 @@ describe('a mistake', () => {
     expect(wrong).toEqual([]);
     expect(calls.size).toBeGreaterThan(80);
     expect(() => library.describeFrame(Promise.resolve() as never)).toThrow(/^describeFrame: frame \{\} is a promise, which is not awaited; expected a frame, as await run\.paint\(\) gives it/); // prettier-ignore
+  });
+
+  test.each<[work: (canvas: Loose) => unknown, meant: string]>([
+    [(canvas) => canvas.circle({ cx: 40 }), 'at: [x, y]'],
+    [(canvas) => canvas.circle({ at: [40, 30], size: 20 }), 'diameter'],
+    [(canvas) => canvas.rect({ at: [40, 30], width: 20 }), 'size: [width, height]'],
+    [(canvas) => canvas.rect({ at: [40, 30], size: 20, radius: 4 }), 'corners'],
+    [(canvas) => canvas.rect({ at: [40, 30], size: 20, lineWidth: 4 }), 'stroke: { width }'],
+    [(canvas) => canvas.rect({ at: [40, 30], size: 20, stroke: { weight: 4 } }), 'width'],
+    [(canvas) => canvas.rect({ at: [40, 30], size: 20, Angle: 4 }), 'rotate'],
+    [(canvas) => canvas.line({ start: [40, 30] }), 'from: [x, y]'],
+    [(canvas) => canvas.arc({ at: [40, 30], radius: 9, from: 0 }), 'start'],
+    [(canvas) => canvas.star({ at: [40, 30], radius: 9, points: 5 }), 'tips'],
+    [(canvas) => canvas.text('mole', { at: [40, 30], fontSize: 9 }), 'size'],
+    [(canvas) => canvas.group({ origin: [40, 30] }, () => undefined), 'about'],
+    // One of our own letters beside it is nearer than another word is.
+    [(canvas) => canvas.circle({ at: [40, 30], radios: 9 }), 'radius'],
+    [() => library.defineSketch({ draw: () => undefined } as never), 'paint'],
+    [() => library.defineSketch({ paint: () => undefined, background: 'teal' } as never), 'canvas: { background }'],
+    [(canvas) => canvas.fill('teal'), 'style({ fill })'],
+    [(canvas) => canvas.point({ at: [40, 30] }), 'dot'],
+    [(canvas) => canvas.moveTo(40, 30), 'path({ build })'],
+  ])('in a word leads from another word for a thing to ours: %s', async (work, meant) => {
+    const run = new library.Run(library.defineSketch({ paint: (canvas) => void work(canvas as unknown as Loose) }));
+    await run.goTo(0);
+    await expect(run.paint()).rejects.toThrow(`; did you mean ${JSON.stringify(meant)}?`);
+  });
+
+  test('in a color is told with the color that is in it', () => {
+    const filled = (fill: unknown) => (): unknown => record((canvas) => canvas.circle({ at: [9, 9], radius: 4, fill: fill as string })); // prettier-ignore
+    expect(filled(0x0f2a3d)).toThrow('fill 993853 is not a color; did you mean "#0f2a3d"?');
+    expect(filled([15, 42, 61])).toThrow('fill [15,42,61] is not a color; did you mean rgb(15, 42, 61)?');
+    expect(filled(200)).toThrow('fill 200 is not a color; a gray is gray(200), other colors are');
   });
 
   test('in what a class is handed is told too, as it is handed it', async () => {

@@ -117,7 +117,10 @@ describe('chunks of a film', () => {
     const renderer = new ChunkRenderer(sketch, to, film);
     const joiner = await ChunkJoiner.open(sketch, to, film);
     const wrong: readonly (readonly [unknown, RegExp])[] = [
-      [() => renderer.render([4, 10]), /^renderer\.render: frames 4 to 10 lie outside of the film; expected frames of 0 to 9$/],
+      [
+        () => renderer.render([4, 10]),
+        /^renderer\.render: frames 4 to 10 lie outside of the film; expected frames of 0 to 9$/,
+      ],
       [() => renderer.render([4, 3]), /^renderer\.render: frames \[4,3\] is not a range; expected \[first, last\]/],
       [() => renderer.render([0, 3], { onframe: 1 } as never), /^renderer\.render: there is no option "onframe"; did you mean "onFrame"\?$/], // prettier-ignore
       [() => renderer.render([4, 5], { under: new Uint8Array(40) }), /^the picture that a chunk stands on is damaged$/],

@@ -1,3 +1,5 @@
+import { suggest } from './suggest.ts';
+
 /** A place in a source file; line and column count from 1. */
 export interface SourceLine {
   readonly file: string;
@@ -120,52 +122,6 @@ export function show(value: unknown): string {
   }
   text ??= String(value);
   return text.length > 60 ? `${text.slice(0, 57)}...` : text;
-}
-
-/**
- * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: a third
- * of the letters may differ, or two, or one of three (edit distance of Levenshtein).
- */
-export function nearest(word: string, choices: Iterable<string>): string | undefined {
-  let best: string | undefined;
-  let bestDistance = (word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3))) + 1;
-  for (const choice of choices) {
-    // So many letters at least must come or go; a long word is then not worth comparing.
-    if (Math.abs(word.length - choice.length) >= bestDistance) continue;
-    const distance = editDistance(word.toLowerCase(), choice.toLowerCase());
-    if (distance < bestDistance) {
-      best = choice;
-      bestDistance = distance;
-    }
-  }
-  return best;
-}
-
-/**
- * How many letters must be inserted, deleted, replaced or swapped with their neighbor to make one word of another
- * (optimal string alignment, row by row).
- */
-function editDistance(from: string, to: string): number {
-  let before: number[] = [];
-  let row = Array.from({ length: to.length + 1 }, (_, i) => i);
-  for (let i = 0; i < from.length; i++) {
-    const next = [i + 1];
-    for (let j = 0; j < to.length; j++) {
-      next.push(Math.min(row[j + 1] + 1, next[j] + 1, row[j] + (from[i] === to[j] ? 0 : 1)));
-      if (i > 0 && j > 0 && from[i] === to[j - 1] && from[i - 1] === to[j])
-        next[j + 1] = Math.min(next[j + 1], before[j - 1] + 1);
-    }
-    before = row;
-    row = next;
-  }
-  return row[to.length];
-}
-
-/** "did you mean x?", or the whole list where nothing is near. */
-export function suggest(word: unknown, choices: Iterable<string>): string {
-  const list = [...choices];
-  const near = typeof word === 'string' ? nearest(word, list) : undefined;
-  return near === undefined ? `expected one of ${list.join(', ')}` : `did you mean ${show(near)}?`;
 }
 
 // This module lies in the library's root folder, so whatever lies below that is the library and not a sketch.

@@ -1,4 +1,5 @@
-import { fail, suggest } from '../error.ts';
+import { fail } from '../error.ts';
+import { suggest } from '../suggest.ts';
 import type { Box } from '../geometry/box.ts';
 import { pathBox } from '../geometry/path.ts';
 import { PathWriter } from '../geometry/path-writer.ts';

@@ -1,4 +1,5 @@
-import { fail, suggest, type SourceLine } from '../error.ts';
+import { fail, type SourceLine } from '../error.ts';
+import { suggest } from '../suggest.ts';
 import { clip, wrapLines } from '../review/table.ts';
 import { count, fileName } from '../review/explain.ts';
 import type { Sketch } from '../sketch/sketch.ts';

@@ -1,4 +1,5 @@
-import { fail, suggest } from '../error.ts';
+import { fail } from '../error.ts';
+import { suggest } from '../suggest.ts';
 import { finite } from '../schema/kind.ts';
 import { cubicBezier } from './cubic-bezier.ts';
 import { easingFamilies, type Easing, type EasingCurve } from './easing-families.ts';

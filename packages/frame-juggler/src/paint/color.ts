@@ -1,4 +1,5 @@
-import { fail, nearest, show } from '../error.ts';
+import { fail, show } from '../error.ts';
+import { nearest } from '../suggest.ts';
 import { between, convertedLater, finite, fraction, listOf, missing } from '../schema/kind.ts';
 import { colorNames } from './color-names.ts';
 import { fromPolar, hslToRgb, oklabToRgb, type Channels } from './color-space.ts';
@@ -101,7 +102,11 @@ function unknownColor(call: string, option: string, value: unknown): never {
 
 function colorHint(value: unknown): string {
   if (typeof value === 'number')
-    return `a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
+    return Number.isInteger(value) && value > 255 && value <= 0xffffff
+      ? `did you mean "#${value.toString(16).padStart(6, '0')}"?`
+      : `a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
+  if (Array.isArray(value) && value.length >= 3 && value.every((part) => typeof part === 'number'))
+    return `did you mean rgb(${value.join(', ')})?`;
   if (typeof value === 'string') {
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
     const near = nearest(value.trim(), [...colorNames.keys(), 'transparent']);

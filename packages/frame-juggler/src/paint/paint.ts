@@ -1,5 +1,6 @@
 import type { Matrix } from '../geometry/matrix.ts';
-import { fail, nearest } from '../error.ts';
+import { fail } from '../error.ts';
+import { nearest } from '../suggest.ts';
 import { Color, readPacked, type ColorLike, type PackedColor } from './color.ts';
 import { isGradient, type Gradient } from './gradient.ts';
 import { isPattern, type Pattern } from './pattern.ts';

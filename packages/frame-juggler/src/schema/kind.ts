@@ -1,4 +1,5 @@
-import { fail, suggest, type Fault } from '../error.ts';
+import { fail, type Fault } from '../error.ts';
+import { suggest } from '../suggest.ts';
 
 /** What is wrong with a value that is not of a kind, and what would be right. */
 interface Complaint extends Pick<Fault, 'problem' | 'expected'> {

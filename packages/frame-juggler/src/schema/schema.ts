@@ -1,4 +1,5 @@
-import { fail, show, suggest } from '../error.ts';
+import { fail, show } from '../error.ts';
+import { suggest } from '../suggest.ts';
 import { missing, type Kind, type ValueOf } from './kind.ts';
 
 /*

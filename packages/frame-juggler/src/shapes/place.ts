@@ -1,7 +1,7 @@
 import { Kind } from '../schema/kind.ts';
 import { bothOf, lengths, pairOf, point, xOf, yOf, type Pair, type Point } from '../schema/point.ts';
 import { optional, type Form, type Options } from '../schema/schema.ts';
-import { suggest } from '../error.ts';
+import { suggest } from '../suggest.ts';
 import type { Surroundings } from './kind.ts';
 
 const anchorFractions = {

@@ -1,4 +1,5 @@
-import { asSketchError, fail, show, suggest } from '../error.ts';
+import { asSketchError, fail, show } from '../error.ts';
+import { suggest } from '../suggest.ts';
 import { readColor, type ColorLike } from '../paint/color.ts';
 import {
   convertedLater,

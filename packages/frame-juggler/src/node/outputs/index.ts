@@ -1,5 +1,6 @@
 import path from 'node:path';
-import { SketchError, suggest } from '../../error.ts';
+import { SketchError } from '../../error.ts';
+import { suggest } from '../../suggest.ts';
 import type { Product } from '../draw.ts';
 import type { DrawPool } from '../draw-pool.ts';
 import { provenance } from '../provenance.ts';

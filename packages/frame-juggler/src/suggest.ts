@@ -1,0 +1,115 @@
+/*
+ * What a word that is not known was most likely meant to be: another word for the same thing, or one that is spelt nearly
+ * like it.
+ */
+
+/** What our words are called elsewhere: in SVG, in CSS, on the HTML canvas, in plain English. Behind each what to write. */
+const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  at: { 'at: [x, y]': 'x y cx cy center position pos' },
+  size: { 'size: [width, height]': 'width height w h', size: 'fontSize' },
+  radius: { radius: 'r outerRadius' },
+  radii: { 'radii: [rx, ry]': 'rx ry' },
+  diameter: { diameter: 'size d width' },
+  corners: { corners: 'radius rx cornerRadius borderRadius round' },
+  sides: { sides: 'n corners vertices' },
+  tips: { tips: 'points n corners spikes' },
+  from: { 'from: [x, y]': 'x1 y1 start begin x y' },
+  to: { 'to: [x, y]': 'x2 y2 end stop' },
+  start: { start: 'startAngle from begin setup init' },
+  end: { end: 'endAngle to stop' },
+  data: { data: 'd' },
+  fill: { fill: 'color fillColor fillStyle background' },
+  stroke: {
+    'stroke: { width }': 'strokeWidth lineWidth thickness',
+    'stroke: { dash }': 'dash dashArray strokeDasharray lineDash',
+    stroke: 'strokeColor strokeStyle lineColor border outline',
+  },
+  width: { width: 'weight thickness size strokeWidth lineWidth' },
+  color: { color: 'fill stroke paint' },
+  opacity: { opacity: 'alpha transparency globalAlpha' },
+  blend: { blend: 'blendMode mixBlendMode composite' },
+  rotate: { rotate: 'angle rotation turn' },
+  about: { about: 'origin center pivot transformOrigin' },
+  translate: { translate: 'at position move x y offset' },
+  layer: { layer: 'z zIndex depth' },
+  label: { label: 'name id' },
+  clip: { clip: 'mask' },
+  font: { font: 'fontFamily family typeface' },
+  weight: { weight: 'fontWeight bold' },
+  align: { align: 'textAlign' },
+  anchor: { anchor: 'align origin baseline' },
+  maxWidth: { maxWidth: 'width' },
+  text: { 'text: { size }': 'fontSize size', 'text: { font }': 'font fontFamily' },
+  frameRate: { frameRate: 'fps rate' },
+  paint: { paint: 'draw render frame' },
+  repeat: { repeat: 'loop' },
+  step: { step: 'update tick' },
+  canvas: { 'canvas: { width, height }': 'width height size', 'canvas: { background }': 'background' },
+  // Calls of the canvas.
+  style: { 'style({ fill })': 'fill fillStyle color', 'style({ stroke })': 'stroke strokeStyle lineWidth' },
+  clear: { clear: 'background wipe clearRect' },
+  dot: { dot: 'point pixel' },
+  rect: { rect: 'square rectangle box fillRect strokeRect' },
+  ellipse: { ellipse: 'oval' },
+  polygon: { polygon: 'hexagon pentagon octagon' },
+  spline: { spline: 'curve' },
+  path: { 'path({ build })': 'beginPath moveTo lineTo bezierCurveTo quadraticCurveTo closePath' },
+  picture: { picture: 'image img drawImage' },
+  shape: { shape: 'custom' },
+};
+
+/** Another word for one of `choices`, as it is written there. */
+function kinOf(word: string, choices: readonly string[]): string | undefined {
+  const sought = word.toLowerCase();
+  for (const choice of choices)
+    for (const [written, words] of Object.entries(Object.hasOwn(kin, choice) ? kin[choice] : {}))
+      if (words.toLowerCase().split(' ').includes(sought)) return written;
+  return undefined;
+}
+
+/**
+ * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: a third
+ * of the letters may differ, or two, or one of three (edit distance of Levenshtein).
+ */
+export function nearest(word: string, choices: Iterable<string>): string | undefined {
+  let best: string | undefined;
+  let bestDistance = (word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3))) + 1;
+  for (const choice of choices) {
+    // So many letters at least must come or go; a long word is then not worth comparing.
+    if (Math.abs(word.length - choice.length) >= bestDistance) continue;
+    const distance = editDistance(word.toLowerCase(), choice.toLowerCase());
+    if (distance < bestDistance) {
+      best = choice;
+      bestDistance = distance;
+    }
+  }
+  return best;
+}
+
+/**
+ * How many letters must be inserted, deleted, replaced or swapped with their neighbor to make one word of another
+ * (optimal string alignment, row by row).
+ */
+function editDistance(from: string, to: string): number {
+  let before: number[] = [];
+  let row = Array.from({ length: to.length + 1 }, (_, i) => i);
+  for (let i = 0; i < from.length; i++) {
+    const next = [i + 1];
+    for (let j = 0; j < to.length; j++) {
+      next.push(Math.min(row[j + 1] + 1, next[j] + 1, row[j] + (from[i] === to[j] ? 0 : 1)));
+      if (i > 0 && j > 0 && from[i] === to[j - 1] && from[i - 1] === to[j])
+        next[j + 1] = Math.min(next[j + 1], before[j - 1] + 1);
+    }
+    before = row;
+    row = next;
+  }
+  return row[to.length];
+}
+
+/** "did you mean x?", or the whole list where nothing is near. */
+export function suggest(word: unknown, choices: Iterable<string>): string {
+  const list = [...choices];
+  if (typeof word !== 'string') return `expected one of ${list.join(', ')}`;
+  const near = kinOf(word, list) ?? nearest(word, list);
+  return near === undefined ? `expected one of ${list.join(', ')}` : `did you mean ${JSON.stringify(near)}?`;
+}
