@@ -7,7 +7,7 @@
  * Try it: add a third dial for the color of the sea, `sea: dial.color('#24506a')`, and use it. Press the mouse button
  * and watch the light.
  */
-import { defineSketch, dial } from 'frame-juggler';
+import { defineSketch, dial, heading } from 'frame-juggler';
 
 export default defineSketch({
   canvas: { background: '#1b2f3a' },
@@ -16,7 +16,7 @@ export default defineSketch({
     width: dial.number(24, { min: 4, max: 90 }),
   },
   paint(canvas, { width, height, pointer, dials, seconds }) {
-    const aim = pointer.inside ? (Math.atan2(pointer.y - 120, pointer.x - 150) * 180) / Math.PI : 20 * seconds;
+    const aim = pointer.inside ? heading([150, 120], pointer) : 20 * seconds;
     canvas.arc({
       at: [150, 120],
       radius: 700,

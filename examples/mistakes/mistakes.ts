@@ -1,4 +1,4 @@
-import { defineSketch, linearGradient, picture, wrap, type Canvas, type Sketch } from 'frame-juggler';
+import { defineSketch, hsl, linearGradient, picture, polar, rgb, wrap, type Canvas, type Sketch } from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 /*
@@ -97,6 +97,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  corner: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ at: [0, 0], size: [320, 120], fill: deep }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 0], to: [320, 120], fill: deep });
+      },
+    }),
+  },
   'same-place': {
     mistake: defineSketch({
       canvas,
@@ -145,40 +159,6 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
-  radians: {
-    mistake: defineSketch({
-      canvas,
-      paint(canvas) {
-        for (let i = 0; i < 3; i++) {
-          canvas.rect({ at: [60 + i * 100, 90], size: [80, 20], rotate: (i * Math.PI) / 4, fill: buoy }); // ←
-        }
-      },
-    }),
-    cured: defineSketch({
-      canvas,
-      paint(canvas) {
-        for (let i = 0; i < 3; i++) {
-          canvas.rect({ at: [60 + i * 100, 90], size: [80, 20], rotate: i * 45, fill: buoy });
-        }
-      },
-    }),
-  },
-  fractions: {
-    mistake: defineSketch({
-      canvas,
-      paint(canvas) {
-        const dusk = linearGradient({ from: [0, 0], to: [0, 1], stops: [lamp, deep] });
-        canvas.rect({ from: [40, 20], to: [280, 160], fill: dusk }); // ←
-      },
-    }),
-    cured: defineSketch({
-      canvas,
-      paint(canvas) {
-        const dusk = linearGradient({ from: [0, 0], to: [0, 1], units: 'box', stops: [lamp, deep] });
-        canvas.rect({ from: [40, 20], to: [280, 160], fill: dusk });
-      },
-    }),
-  },
   'stroke-scaled': {
     mistake: defineSketch({
       canvas,
@@ -208,6 +188,101 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas) {
         canvas.picture(poster, { at: [160, 90], size: 160 });
+      },
+    }),
+  },
+  radians: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let i = 0; i < 3; i++) {
+          canvas.rect({ at: [60 + i * 100, 90], size: [80, 20], rotate: (i * Math.PI) / 4, fill: buoy }); // ←
+        }
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let i = 0; i < 3; i++) {
+          canvas.rect({ at: [60 + i * 100, 90], size: [80, 20], rotate: i * 45, fill: buoy });
+        }
+      },
+    }),
+  },
+  degrees: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        const around = (angle: number) => [160 + 60 * Math.cos(angle), 90 + 60 * Math.sin(angle)] as const; // ←
+        canvas.polygon({ points: [0, 60, 120, 180, 240, 300].map(around), fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        const around = (angle: number) => polar(angle, 60, [160, 90]);
+        canvas.polygon({ points: [0, 60, 120, 180, 240, 300].map(around), fill: buoy });
+      },
+    }),
+  },
+  fractions: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        const dusk = linearGradient({ from: [0, 0], to: [0, 1], stops: [lamp, deep] });
+        canvas.rect({ from: [40, 20], to: [280, 160], fill: dusk }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        const dusk = linearGradient({ from: [0, 0], to: [0, 1], units: 'box', stops: [lamp, deep] });
+        canvas.rect({ from: [40, 20], to: [280, 160], fill: dusk });
+      },
+    }),
+  },
+  'flat-gradient': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        const fill = linearGradient({ from: [0, 0], to: [80, 0], stops: [lamp, buoy] });
+        canvas.rect({ at: [220, 90], size: 80, fill }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        const fill = linearGradient({ from: [180, 0], to: [260, 0], stops: [lamp, buoy] });
+        canvas.rect({ at: [220, 90], size: 80, fill });
+      },
+    }),
+  },
+  channels: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [160, 90], radius: 50, fill: rgb(0.1, 0.45, 0.6) }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.circle({ at: [160, 90], radius: 50, fill: rgb(26, 115, 153) });
+      },
+    }),
+  },
+  hues: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let i = 0; i < 6; i++) canvas.circle({ at: [45 + i * 46, 90], radius: 20, fill: hsl(i / 6, 55, 45) }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let i = 0; i < 6; i++)
+          canvas.circle({ at: [45 + i * 46, 90], radius: 20, fill: hsl((i / 6) * 360, 55, 45) });
       },
     }),
   },
@@ -303,6 +378,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
       paint(canvas, _, { size }) {
         canvas.rect({ at: [160, 90], size, fill: buoy });
+      },
+    }),
+  },
+  'nothing-drawn': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let x = 340; x < 320; x += 40) canvas.circle({ at: [x, 90], radius: 15, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let x = 20; x < 320; x += 40) canvas.circle({ at: [x, 90], radius: 15, fill: buoy });
       },
     }),
   },
@@ -570,6 +659,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas) {
         canvas.text('Port of Pellan Quay', { at: [160, 90], size: 24, fill: ink });
+      },
+    }),
+  },
+  'missing-value': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        const tide: Record<string, number> = { height: 3.1 };
+        canvas.text(`Tide ${tide.hight} m`, { at: [160, 90], size: 28, fill: ink }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        const tide: Record<string, number> = { height: 3.1 };
+        canvas.text(`Tide ${tide.height} m`, { at: [160, 90], size: 28, fill: ink });
       },
     }),
   },

@@ -13,6 +13,8 @@ import {
   defineShape,
   easing,
   fromRadians,
+  heading,
+  polar,
   fromTurns,
   gray,
   hsl,
@@ -371,6 +373,18 @@ export const examples: Readonly<Record<string, (canvas: Canvas, moment: Moment) 
   },
   fromRadians(canvas) {
     canvas.rect({ at: [160, 60], size: [200, 20], rotate: fromRadians(Math.PI / 8), fill: '#647f52' });
+  },
+  polar(canvas) {
+    for (let i = 0; i < 12; i++) canvas.circle({ at: polar(i * 30, 45, [160, 60]), radius: 4 + i, fill: '#24506a' });
+  },
+  heading(canvas) {
+    const boat = { x: 90, y: 80 };
+    const buoy = { x: 240, y: 30 };
+    canvas.line({ from: boat, to: buoy, stroke: { color: '#647f52', dash: [4, 4] } });
+    canvas.circle({ at: buoy, radius: 8, fill: '#d5603f' });
+    canvas.group({ translate: boat, rotate: heading(boat, buoy) }, () => {
+      canvas.path({ data: 'M 25 0 L -15 -10 L -15 10 Z', fill: '#24506a' });
+    });
   },
   fromTurns(canvas) {
     canvas.rect({ at: [160, 60], size: [100, 20], rotate: fromTurns(1 / 8), fill: '#647f52' });

@@ -2,7 +2,7 @@
  * Boats that cross the harbor at dusk and leave their wakes behind: what was painted stays under the next frame and
  * fades, until the water is as it was.
  */
-import { defineSketch, dial, maths, mix, type Canvas, type Moment, type Random } from 'frame-juggler';
+import { defineSketch, dial, heading, maths, mix, polar, type Canvas, type Moment, type Random } from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 interface Boat {
@@ -29,11 +29,10 @@ export default defineSketch({
     for (const boat of boats) {
       boat.heading += dials.turning * noise(seconds / 3, boat.whim) * 2 * delta;
       // Near the edge they turn back to the middle.
-      const home = (maths.atan2(height / 2 - boat.y, width / 2 - boat.x) * 180) / Math.PI;
+      const home = heading(boat, [width / 2, height / 2]);
       const away = maths.hypot((boat.x - width / 2) / (width / 2), (boat.y - height / 2) / (height / 2));
       if (away > 0.75) boat.heading += shortWay(home - boat.heading) * 1.2 * delta;
-      boat.x += maths.cos((boat.heading * Math.PI) / 180) * boat.speed * delta;
-      boat.y += maths.sin((boat.heading * Math.PI) / 180) * boat.speed * delta;
+      Object.assign(boat, polar(boat.heading, boat.speed * delta, boat));
     }
   },
   paint(canvas, { random, frame }, { boats }) {

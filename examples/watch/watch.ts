@@ -4,6 +4,7 @@
  */
 import {
   defineSketch,
+  heading,
   linearGradient,
   maths,
   mix,
@@ -97,7 +98,7 @@ function night(canvas: Canvas, { seconds, pointer, random }: Moment, { lit }: St
 
 function beam(canvas: Canvas, [x, y]: readonly [number, number]): void {
   const far = maths.hypot(x - tower[0], y - tower[1]);
-  const turn = (maths.atan2(y - tower[1], x - tower[0]) * 180) / Math.PI;
+  const turn = heading(tower, [x, y]);
   canvas.group({ translate: tower, rotate: turn, blend: 'screen' }, () => {
     canvas.polygon({
       points: [[0, -5], [far, -64], [far, 64], [0, 5]],

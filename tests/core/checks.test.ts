@@ -3,10 +3,15 @@ import { readFileSync } from 'node:fs';
 import { mistakes } from '../../examples/mistakes/mistakes.ts';
 import {
   checkSketch,
+  gray,
+  linearGradient,
+  rgb,
   defineSketch,
   rules,
   Run,
+  type Canvas,
   type Checkup,
+  type Moment,
   type ShapeOptions,
   type Sketch,
   type TextOptions as TextOnly,
@@ -15,6 +20,7 @@ import { check as checkNode } from 'frame-juggler/node';
 
 /* The mistakes of docs/mistakes.md: each is found, at its line and nothing else; cured, the sketch is quiet. */
 
+type Paint = (canvas: Canvas, moment: Moment) => void;
 type TextOptions = TextOnly & Pick<ShapeOptions, 'fill' | 'stroke'>;
 
 /** Time stands still but where it is what is checked: a busy machine makes any sketch slow. */
@@ -39,7 +45,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     const [{ line }] = findings;
     // Some are of no one line.
     if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
-    else expect(['too-slow', 'flashing']).toContain(name);
+    else expect(['nothing-drawn', 'too-slow', 'flashing']).toContain(name);
   });
   test('is quiet once it is cured', async () => {
     expect((await check(cured, name === 'too-slow')).findings).toEqual([]);
@@ -85,4 +91,113 @@ test.each(examples)('the example %s is quiet', async (name) => {
   const { findings } = await checkNode(sketch, { frames: [0, 19] });
   // How fast this machine is, is not the sketch's fault.
   expect(findings.filter((finding) => finding.name !== 'too-slow')).toEqual([]);
+});
+
+/** What is found in a paint, each as "name: what was seen". */
+async function foundIn(paint: Paint, carry = 0): Promise<string[]> {
+  const canvas = { width: 320, height: 180, background: '#e4efe8' };
+  const { findings } = await check(defineSketch({ canvas, duration: 1, frameRate: 40, carry, paint }), false);
+  return findings.map(({ name, seen }) => `${name}: ${seen}`);
+}
+
+test('fewer frames are looked at by themselves where each has many items', async () => {
+  const crowded = (items: number): Sketch =>
+    defineSketch({
+      duration: 1,
+      frameRate: 90,
+      paint(canvas, { progress }) {
+        for (let i = 0; i < items; i++) canvas.dot({ at: [progress * 50 + (i % 600), (i / 600) * 3], size: 2 });
+      },
+    });
+  expect((await checkNode(crowded(40))).frames).toEqual([0, 89]);
+  expect((await checkNode(crowded(30_000))).frames).toEqual([0, 15]);
+  expect((await checkNode(crowded(30_000), { frames: [0, 1] })).frames).toEqual([0, 1]);
+});
+
+describe('a mistake is found', () => {
+  test.each<[string, Paint, string]>([
+    ['off the canvas, beside the like of it that is on it', (canvas) => {
+      canvas.circle({ at: [90, 90], radius: 30, fill: '#24506a' });
+      canvas.circle({ at: [90, -90], radius: 30, fill: '#24506a' });
+    }, 'off-canvas: the circle is entirely off the canvas, above it, at 90, -90'],
+    ['in a pattern most of which is off the canvas', (canvas) => {
+      for (let x = 50; x < 1000; x += 100) canvas.circle({ at: [x, 90], radius: 30, fill: '#24506a' });
+    }, 'off-canvas: 7 of 10 circle items are entirely off the canvas'],
+    ['in a blend mode that changes nothing', (canvas) => {
+      canvas.circle({ at: [90, 90], radius: 30, fill: 'white', blend: 'multiply' });
+    }, 'same-color: the circle leaves what is behind it as it is, by the blend mode multiply'],
+    ['in an opacity of 0 that nothing ever changes', (canvas) => {
+      canvas.style({ opacity: 0 });
+      canvas.circle({ at: [90, 90], radius: 30, fill: '#24506a' });
+    }, 'no-paint: the circle has an opacity of 0'],
+    ['in a clear behind what it wipes away', (canvas) => {
+      canvas.circle({ at: [90, 90], radius: 30, fill: '#24506a' });
+      canvas.clear('white');
+    }, 'nothing-drawn: what was drawn is wiped away, and nothing is drawn after it'],
+    ['in a pattern that begins with a corner at its middle', (canvas) => {
+      for (let x = 0; x < 320; x += 40)
+        for (let y = 0; y < 180; y += 36) canvas.rect({ at: [x, y], size: [36, 32], fill: '#24506a' });
+    }, 'corner: the first rect of 40 has its middle on the corner of the canvas'],
+    ['in a stroke of fractions', (canvas) => {
+      canvas.line({ from: [20, 20], to: [200, 90], stroke: { color: rgb(0.4, 0.2, 0.1), width: 5 } });
+    }, 'channels: line is given a color with the channels 0.4, 0.2, 0.1, of 255'],
+    ['in one angle that is given to the engine in degrees', (canvas) => {
+      canvas.circle({ at: [160 + 60 * Math.cos(45), 90], radius: 30, fill: '#24506a' });
+    }, 'degrees: Math.cos is given 45, which looks like degrees'],
+  ])('%s', async (_, paint, found) => {
+    expect(await foundIn(paint)).toEqual([found]);
+  }); // prettier-ignore
+
+  test('in a cover under which a carry leaves no trail', async () => {
+    const found = await foundIn((canvas, { progress }) => {
+      canvas.rect({ from: [0, 0], to: [320, 180], fill: '#12303f' });
+      canvas.circle({ at: [progress * 320, 90], radius: 20, fill: '#f1b64e' });
+    }, 0.9);
+    expect(found).toEqual(['paints-over: with a carry of 0.9, the rect covers the whole canvas in every frame, and nothing is left of the last one']); // prettier-ignore
+  });
+});
+
+describe('nothing is found', () => {
+  test.each<[name: string, paint: Paint, carry?: number]>([
+    ['in what follows a pointer that has not come yet', (canvas, { pointer }) =>
+      canvas.circle({ at: pointer, radius: 20, fill: '#24506a' })],
+    ['in a pattern that reaches over all edges', (canvas) => {
+      for (let x = 0; x <= 320; x += 40)
+        for (let y = 0; y <= 180; y += 36) canvas.rect({ at: [x, y], size: 20, fill: '#24506a' });
+    }],
+    ['in a pattern so large that it fills the canvas however it is turned', (canvas) => {
+      canvas.group({ translate: [160, 90], rotate: 30 }, () => {
+        for (let x = -600; x <= 600; x += 60) canvas.rect({ at: [x, 0], size: [20, 1200], fill: '#24506a' });
+      });
+    }],
+    ['in a veil over what a carry keeps', (canvas, { progress }) => {
+      canvas.rect({ from: [0, 0], to: [320, 180], fill: 'rgb(228 239 232 / 8%)' });
+      canvas.circle({ at: [progress * 320, 90], radius: 20, fill: '#24506a' });
+    }, 1],
+    ['in a shape that passes over a gradient of the canvas', (canvas, { progress }) =>
+      canvas.rect({ at: [40 + progress * 240, 90], size: 40, fill: linearGradient({ from: [120, 0], to: [200, 0], stops: ['#24506a', '#f1b64e'] }) })], // prettier-ignore
+    ['in a color that fades to black', (canvas, { progress }) =>
+      canvas.circle({ at: [90, 90], radius: 30, fill: rgb(200 * (1 - progress), 90.5 * (1 - progress), 0) })], // prettier-ignore
+    ['in grays that are nearly alike', (canvas, { random }) => {
+      for (let x = 30; x < 300; x += 40) canvas.circle({ at: [x, 90], radius: 15, fill: gray(100 + random.between(0, 4)) });
+    }],
+    ['in waves whose lengths are chosen freely', (canvas) => {
+      for (let x = 10; x < 320; x += 10) canvas.circle({ at: [x, 90 + 30 * Math.sin(x / 40)], radius: 4, fill: '#24506a' });
+    }],
+    ['in words that only sound like a missing value', (canvas) =>
+      canvas.text('Nullarbor: undefinedness, nan bread', { at: [160, 90], size: 14, fill: '#1b2f3a' })],
+  ])('%s', async (_, paint, carry = 0) => {
+    expect(await foundIn(paint, carry)).toEqual([]);
+  }); // prettier-ignore
+
+  test('in what goes round, and is off the canvas for a while', async () => {
+    const sketch = defineSketch({
+      canvas: { width: 320, height: 180, background: '#e4efe8' },
+      paint: (canvas, { seconds }) =>
+        canvas.group({ translate: [160, 90], rotate: seconds * 20 }, () => {
+          for (let x = -140; x <= 140; x += 40) canvas.dot({ at: [x, 0], size: 12, fill: '#24506a' });
+        }),
+    });
+    expect((await check(sketch, false)).findings).toEqual([]);
+  });
 });

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { errorOf } from '../helpers.ts';
+import { heading, polar } from '../../packages/frame-juggler/src/geometry/angle.ts';
 import { boxUnder } from '../../packages/frame-juggler/src/geometry/box.ts';
 import {
   aboutPoint,
@@ -90,5 +92,29 @@ describe('matrices', () => {
     expect(inverse(scaling(1e-320, 1e-320))).toBeUndefined();
     expect(inverse([1e200, 0, 0, 1e200, 0, 0])).toBeUndefined();
     expect(inverse([1e-150, 0, 0, 1, 1e300, 0])).toBeUndefined();
+  });
+});
+
+describe('a point at an angle', () => {
+  test('is where a turned canvas would put it, and is seen at that angle from there', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -179.9, max: 180, noNaN: true }), factor, small, small, (angle, distance, x, y) => {
+        const { x: px, y: py } = polar(angle, distance, { x, y });
+        close([px, py], apply(multiply(translation(x, y), rotation(angle)), distance, 0));
+        expect(heading([x, y], [px, py])).toBeCloseTo(angle, 6);
+      }),
+    );
+  });
+
+  test('is exact at quarter turns, and a step from the origin where no other point is named', () => {
+    expect([0, 90, 180, 270, 360].map((angle) => polar(angle, 7))).toEqual([{ x: 7, y: 0 }, { x: 0, y: 7 }, { x: -7, y: 0 }, { x: 0, y: -7 }, { x: 7, y: 0 }]); // prettier-ignore
+    const ways = [[1, 0], [0, 1], [-1, -0], [0, -1], [1, 1], [0, 0]] as const; // prettier-ignore
+    expect(ways.map((to) => heading([0, 0], to))).toEqual([0, 90, 180, -90, 45, 0]);
+  });
+
+  test('names what it is not given', () => {
+    expect(errorOf(() => polar(30, NaN))).toMatch(/^polar: distance NaN is not finite/);
+    expect(errorOf(() => polar(30, 5, [1] as never))).toMatch(/^polar: from \[1\] is not a point/);
+    expect(errorOf(() => heading([0, 0], undefined as never))).toMatch(/^heading: to is missing/);
   });
 });

@@ -24,7 +24,7 @@ export function checkCommand(): Command {
   const command = new Command('check')
     .description('Finds likely mistakes in a sketch, each with its line and a fix.')
     .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
-    .addOption(framesOption('the first and last frame (default: the first 120)'));
+    .addOption(framesOption('the first and last frame (default: the first 120, fewer where each has many items)'));
   return addRunOptions(command)
     .addOption(quietOption())
     .addOption(jsonOption())

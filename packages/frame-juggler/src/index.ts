@@ -91,7 +91,7 @@ export { keyframes } from './motion/keyframes.ts';
 export type { Keyframe, KeyframeTiming, KeyframeValue } from './motion/keyframes.ts';
 export { spring } from './motion/spring.ts';
 export type { SpringOptions } from './motion/spring.ts';
-export { fromRadians, fromTurns } from './geometry/angle.ts';
+export { fromRadians, fromTurns, heading, polar } from './geometry/angle.ts';
 export type { Box } from './geometry/box.ts';
 export type { FillRule } from './geometry/fill-rule.ts';
 export type { Matrix } from './geometry/matrix.ts';

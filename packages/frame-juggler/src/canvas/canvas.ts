@@ -1,4 +1,4 @@
-import { fail, sketchLine } from '../error.ts';
+import { fail, sketchLine, type SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameWriter } from '../frame/writer.ts';
 import { givenMatrix } from '../geometry/given-matrix.ts';
@@ -159,6 +159,8 @@ export class Canvas {
   private background: PackedColor;
   private carry: number;
   private readonly surroundings: Surroundings;
+  /** Finds the sketch's line; whoever has found it already says so, as a stack trace takes long. @internal */
+  lineOf: (call: string) => SourceLine | undefined = (call) => sketchLine(this[call as keyof this]);
 
   constructor(
     private readonly setup: CanvasSetup,
@@ -527,7 +529,7 @@ export class Canvas {
     if (this.groupInForce !== 0) writer.set('group', item, this.groupInForce);
     if (layer !== 0) writer.setLayer(item, layer);
     if (label !== undefined) writer.setName('label', item, label);
-    if (this.setup.trace === true) writer.setSource(item, sketchLine(this[call as keyof this]));
+    if (this.setup.trace === true) writer.setSource(item, this.lineOf(call));
     this.order.push(item);
     return item;
   }

@@ -11,8 +11,10 @@ import { log } from '../maths/exponent.ts';
 /** A range `[lo, hi]`, or a single fixed number. */
 export type Range = number | Pair;
 
+const areas = '[width, height], { from, to } or { at, radius }';
+const areaPair = kindOf<Pair>(areas, (value) => pair.allows(value), 'is not a width and a height');
 const boxTable = { from: point, to: point };
-const boxOptions = schemaOf(boxTable, '[width, height], { from, to } or { at, radius }');
+const boxOptions = schemaOf(boxTable, areas);
 const circleTable = { at: point, radius: length };
 const circleOptions = schemaOf(circleTable, '{ at: [100, 80], radius: 40 }');
 /** Where to pick a point: a box `[width, height]` at the origin, or between two corners; or a circle. */
@@ -160,7 +162,7 @@ function randomOf(seed: string | number, generator: Generator): Stream {
     point(area) {
       const call = 'random.point';
       if (Array.isArray(area)) {
-        const [width, height] = pair.read(call, 'area', area);
+        const [width, height] = areaPair.read(call, 'area', area);
         return { x: width * unit(), y: height * unit() };
       }
       if (isCircle(area)) {

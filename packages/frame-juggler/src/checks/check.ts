@@ -7,6 +7,8 @@ import type { Sighting } from './evidence.ts';
 import { gather, type GatherSetting } from './gather.ts';
 import type { Rule } from './rule.ts';
 import { chanceRules } from './rules/chance.ts';
+import { angleRules } from './rules/angles.ts';
+import { colorRules } from './rules/colors.ts';
 import { itemRules } from './rules/items.ts';
 import { stateRules } from './rules/state.ts';
 import { textRules } from './rules/text.ts';
@@ -14,7 +16,15 @@ import { timeRules } from './rules/time.ts';
 import { givenBy } from '../schema/given.ts';
 
 /** All that is looked for. */
-export const rules: readonly Rule[] = [...itemRules, ...stateRules, ...timeRules, ...chanceRules, ...textRules];
+export const rules: readonly Rule[] = [
+  ...itemRules,
+  ...angleRules,
+  ...colorRules,
+  ...stateRules,
+  ...timeRules,
+  ...chanceRules,
+  ...textRules,
+];
 
 /** Something that can be meant, and rarely is. */
 export interface Finding {
@@ -66,7 +76,7 @@ export async function checkSketch(sketch: Sketch, setting: GatherSetting): Promi
     version: 1,
     title: sketch.title,
     seed: setting.open(sketch).seed,
-    frames: setting.frames,
+    frames: [evidence.first, evidence.first + evidence.course.length - 1],
     findings,
   };
 }

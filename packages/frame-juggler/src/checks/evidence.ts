@@ -1,10 +1,11 @@
 import type { SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Item } from '../frame/reader.ts';
-import { intersectBoxes, type Box } from '../geometry/box.ts';
+import type { Box } from '../geometry/box.ts';
 import { pathBox } from '../geometry/path.ts';
+import { alphaOf } from '../paint/color.ts';
 import type { ItemInWords } from '../review/describe.ts';
-import type { Noted, PaintLog } from './watch.ts';
+import type { Noted, NotedCall, PaintLog } from './watch.ts';
 
 /*
  * What is known of a sketch once it was watched: what the rules judge by. Every frame of a stretch is looked at for what
@@ -15,6 +16,8 @@ import type { Noted, PaintLog } from './watch.ts';
 export interface SeenItem {
   readonly item: Item;
   readonly description: ItemInWords;
+  /** Identifies it from frame to frame: the key of its track. */
+  readonly key: string;
   /** Its place in the frame's columns. */
   readonly place: number;
   /** The pixels under it before it was drawn: whether it changes any, and the mean of those that it covers. */
@@ -35,6 +38,7 @@ export interface Detail {
 
 /** A thing on its way from frame to frame: the nth of its name. */
 export interface Track {
+  readonly key: string;
   readonly name: string;
   readonly shape: string;
   /** Its box in each frame of the course, in the sketch's units; undefined where it was not drawn. */
@@ -71,39 +75,45 @@ export interface Evidence {
 export function tracksOf(course: readonly Frame[]): Track[] {
   const tracks = new Map<string, Track & { boxes: (Box | undefined)[] }>();
   course.forEach((frame, at) => {
-    const counts = new Map<string, number>();
-    for (const item of new FrameReader(frame).items()) {
-      const name = nameOf(item);
-      const nth = counts.get(name) ?? 0;
-      counts.set(name, nth + 1);
-      const key = `${name}\n${nth}`;
+    const items = new FrameReader(frame).items();
+    keysOf(items).forEach((key, i) => {
+      const item = items[i];
       let track = tracks.get(key);
-      if (track === undefined)
-        tracks.set(
-          key,
-          (track = { name, shape: item.shape, boxes: new Array<Box | undefined>(course.length).fill(undefined) }),
-        );
+      if (track === undefined) {
+        const boxes = new Array<Box | undefined>(course.length).fill(undefined);
+        tracks.set(key, (track = { key, name: nameOf(item), shape: item.shape, boxes }));
+      }
       track.boxes[at] = pathBox(item.path, item.transform);
-    }
+    });
   });
   return [...tracks.values()];
 }
 
-/** Identifies an item from frame to frame. */
+/** Identifies the items of a frame from frame to frame: by name, and place among those of that name. */
+export function keysOf(items: readonly Item[]): string[] {
+  const counts = new Map<string, number>();
+  return items.map((item) => {
+    const name = nameOf(item);
+    const nth = counts.get(name) ?? 0;
+    counts.set(name, nth + 1);
+    return `${name}\n${nth}`;
+  });
+}
+
+/** What an item is called, together with the groups that it is in. */
 export function nameOf({ shape, label, group }: Item): string {
   const labels = [];
   for (let at = group; at !== undefined; at = at.parent) if (at.label !== undefined) labels.unshift(at.label);
   return [...labels, shape, label ?? ''].join('/');
 }
 
-/** The names of things that stand still all through the course: what moves may come, go and hide for a while. */
-export function stillNames({ tracks }: Pick<Evidence, 'tracks'>): Set<string> {
-  const names = new Set(tracks.map(({ name }) => name));
-  for (const { name, boxes } of tracks) {
+/** The keys of things that stand still all through the course: what moves may come, go and hide for a while. */
+export function stillKeys({ tracks }: Pick<Evidence, 'tracks'>): Set<string> {
+  const still = tracks.filter(({ boxes }) => {
     const [first, ...rest] = boxes.filter((box) => box !== undefined);
-    if (rest.some((box) => !isSameBox(first, box))) names.delete(name);
-  }
-  return names;
+    return rest.every((box) => isSameBox(first, box));
+  });
+  return new Set(still.map(({ key }) => key));
 }
 
 function isSameBox(one: Box, other: Box): boolean {
@@ -111,12 +121,10 @@ function isSameBox(one: Box, other: Box): boolean {
   return sides.every((side) => one[side] === other[side] || Math.abs(one[side] - other[side]) < 1e-6);
 }
 
-/** Whether any of a box lies on the canvas. */
-export function isOn(box: Box, canvas: Box): boolean {
-  const { left, top, right, bottom } = intersectBoxes(box, canvas);
-  // What only touches the edge is not, unless it is a line along it.
-  const across = box.right > box.left ? right > left : right === left;
-  return across && (box.bottom > box.top ? bottom > top : bottom === top);
+/** Whether an item covers all of the canvas, by its box, with a color that nothing shows through. */
+export function fillsCanvas({ item: { fill, opacity, blend }, description: { box } }: SeenItem, canvas: Box): boolean {
+  if (typeof fill !== 'number' || alphaOf(fill) < 255 || opacity < 1 || blend !== 'normal') return false;
+  return box.left <= canvas.left && box.top <= canvas.top && box.right >= canvas.right && box.bottom >= canvas.bottom;
 }
 
 /** The findings at one place. */
@@ -135,20 +143,56 @@ export interface LineItems {
   readonly all: readonly { readonly detail: Detail; readonly seen: SeenItem }[];
 }
 
-/** All items of the frames that were looked at in full, by the line that drew them. */
-export function itemsByLine(details: readonly Detail[]): LineItems[] {
-  const lines = new Map<string, { line: SourceLine; all: { detail: Detail; seen: SeenItem }[] }>();
-  for (const detail of details)
-    for (const seen of detail.items) {
-      const { source } = seen.description;
-      if (source === undefined) continue;
-      const key = `${source.file}:${source.line}:${source.column}`;
-      let entry = lines.get(key);
-      if (entry === undefined) lines.set(key, (entry = { line: source, all: [] }));
-      entry.all.push({ detail, seen });
+/** A line as a key. */
+export const placeOf = (line: SourceLine | undefined): string =>
+  line === undefined ? '' : `${line.file}:${line.line}:${line.column}`;
+
+/** Things by the line that they come from, in the order of the lines' first ones. */
+export function byLine<Thing>(things: readonly Thing[], lineOf: (thing: Thing) => SourceLine | undefined): Thing[][] {
+  const lists = new Map<string, Thing[]>();
+  // A line is mostly one object however many things come from it, and then its key need not be written again.
+  const known = new Map<SourceLine | undefined, Thing[]>();
+  for (const thing of things) {
+    const line = lineOf(thing);
+    let list = known.get(line);
+    if (list === undefined) {
+      const key = placeOf(line);
+      list = lists.get(key) ?? [];
+      lists.set(key, list);
+      known.set(line, list);
     }
-  return [...lines.values()];
+    list.push(thing);
+  }
+  return [...lists.values()];
 }
+
+/** What is worked out once of the frames that were looked at in full, however many rules ask for it. */
+function onceOf<Result>(work: (details: readonly Detail[]) => Result): (details: readonly Detail[]) => Result {
+  const results = new WeakMap<readonly Detail[], Result>();
+  return (details) => {
+    const known = results.get(details) ?? work(details);
+    results.set(details, known);
+    return known;
+  };
+}
+
+/** All items of the frames that were looked at in full, by the line that drew them. */
+export const itemsByLine = onceOf((details): readonly LineItems[] => {
+  const all = details.flatMap((detail) => detail.items.map((seen) => ({ detail, seen })));
+  return byLine(all, ({ seen }) => seen.description.source).flatMap((list): LineItems[] => {
+    const line = list[0].seen.description.source;
+    return line === undefined ? [] : [{ line, all: list }];
+  });
+});
+
+/** All calls of the frames that were looked at in full, by their line. */
+export const callsByLine = onceOf(
+  (details): readonly (readonly { readonly at: number; readonly call: NotedCall }[])[] =>
+    byLine(
+      details.flatMap(({ at, log }) => log.calls.map((call) => ({ at, call }))),
+      ({ call }) => call.line,
+    ),
+);
 
 /**
  * The lines of which every item, in every frame that was looked at in full, passes a test: what comes and goes is no

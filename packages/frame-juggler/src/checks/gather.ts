@@ -10,13 +10,16 @@ import type { Run } from '../sketch/run.ts';
 import { withParts, type Sketch } from '../sketch/sketch.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { relativeLuminance } from './luminance.ts';
-import { tracksOf, type Detail, type Evidence, type SeenItem } from './evidence.ts';
+import { keysOf, tracksOf, type Detail, type Evidence, type SeenItem } from './evidence.ts';
 import { noteLacking, Noted, PaintLog, watched } from './watch.ts';
 
 /** How a sketch is run for its checks. */
 export interface GatherSetting {
-  /** The first and the last frame that was looked at. */
-  readonly frames: readonly [first: number, last: number];
+  /**
+   * The first and the last frame to look at. By default the first 120, or the whole run if that is shorter; fewer, but 8 at
+   * least, where a frame has more than 4,000 items.
+   */
+  readonly frames?: readonly [first: number, last: number] | undefined;
   /** Makes a run of the sketch, or of one like it. */
   readonly open: (sketch: Sketch) => Run;
   /** Milliseconds, from a monotonic clock. */
@@ -25,6 +28,8 @@ export interface GatherSetting {
   readonly onProgress: (done: number, total: number) => void;
 }
 
+/** So many frames are looked at where none are named, and no more than have so many items together. */
+const usual = { frames: 120, fewest: 8, items: 500_000 };
 /** So many frames are looked at in full: the first, the last and some between. */
 const detailed = 3;
 /** How wide, in pixels, pictures are looked at for what lies under an item, and for flashes. */
@@ -35,7 +40,9 @@ const maxUnder = 4000;
 const comparedSeconds = 1;
 
 /** Runs a sketch, and gathers what the rules judge by. */
-export async function gather(sketch: Sketch, { frames, open, now, onProgress }: GatherSetting): Promise<Evidence> {
+export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Evidence> {
+  const { open, now, onProgress } = setting;
+  const frames = setting.frames ?? (await usualFrames(sketch, open));
   const [first, last] = frames;
   const count = last - first + 1;
   const noted = new Noted();
@@ -89,6 +96,15 @@ export async function gather(sketch: Sketch, { frames, open, now, onProgress }: 
   };
 }
 
+/** The frames that are looked at where none are named; their number follows from the first one's items, not from the time. */
+async function usualFrames(sketch: Sketch, open: GatherSetting['open']): Promise<readonly [number, number]> {
+  const run = open(sketch);
+  await run.goTo(0);
+  const items = (await run.paint()).order.length;
+  const most = Math.max(usual.fewest, Math.min(usual.frames, Math.floor(usual.items / Math.max(1, items))));
+  return [0, Math.min(sketch.frames, most) - 1];
+}
+
 async function detailOf(run: Run, noted: Noted, at: number, painted: Frame): Promise<Detail> {
   const log = new PaintLog();
   noted.log = log;
@@ -98,9 +114,12 @@ async function detailOf(run: Run, noted: Noted, at: number, painted: Frame): Pro
   const items = itemsInWords(frame);
   const under = underItems(frame);
   const reader = new FrameReader(frame);
-  const seen = reader.items().map((item, i): SeenItem => ({
+  const list = reader.items();
+  const keys = keysOf(list);
+  const seen = list.map((item, i): SeenItem => ({
     item,
     description: items[i],
+    key: keys[i],
     place: frame.order[i],
     changes: under[i]?.changes ?? true,
     under: under[i]?.color,

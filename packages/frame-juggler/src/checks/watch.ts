@@ -38,8 +38,13 @@ export class PaintLog {
   /** Lines of saves that have not been restored. */
   readonly saves: (SourceLine | undefined)[] = [];
 
-  get calls(): NotedCall[] {
-    return this.events.flatMap((event) => (event.type === 'call' ? [event.call] : []));
+  private noted: NotedCall[] = [];
+
+  /** The calls among its events; asked for once it is complete. */
+  get calls(): readonly NotedCall[] {
+    if (this.noted.length === 0)
+      this.noted = this.events.flatMap((event) => (event.type === 'call' ? [event.call] : []));
+    return this.noted;
   }
 }
 
@@ -53,6 +58,8 @@ export class Noted {
   readonly streams: { readonly key: string; readonly line: SourceLine | undefined }[] = [];
   /** What the engine was asked instead of the moment: chance and clocks. */
   readonly engine: { readonly call: string; readonly line: SourceLine | undefined }[] = [];
+  /** The angles that `Math.sin` and its kin were given, but for 0. */
+  readonly angles: { readonly call: string; readonly angle: number; readonly line: SourceLine | undefined }[] = [];
   /** The first place of the state that a paint has changed, where one has. */
   changed: string | undefined;
   /** The log of the paint that is to be noted in full; undefined where none is. */
@@ -115,13 +122,15 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
         return value.bind(target) as unknown;
       },
     });
+  let line: SourceLine | undefined;
+  canvas.lineOf = () => line;
   return new Proxy(canvas, {
     get(target, name) {
       const value: unknown = Reflect.get(target, name, target);
       if (typeof value !== 'function') return value;
       if (stage.over) noted.late.push(sketchLine());
       return (...given: unknown[]): unknown => {
-        const line = sketchLine();
+        line = sketchLine();
         const first = target.recorded;
         const { depth } = log;
         const call: NotedCall = {
@@ -198,9 +207,24 @@ const chancy: readonly [holder: object, name: string, call: string][] = [
   [performance, 'now', 'performance.now()'],
 ];
 
-/** Calls the sketch's code, and notes what it asks of the engine's chance and clocks; they are as before afterwards. */
+const trigonometric = ['sin', 'cos', 'tan'] as const;
+/** So many of their calls are noted in steps, and as many more in paints that are noted in full: each takes its time. */
+const maxAngles = 1000;
+
+/**
+ * Calls the sketch's code, and notes what it asks of the engine: chance, clocks, and what angles it gives. The engine is
+ * as before afterwards.
+ */
 function throughEngine<T>(noted: Noted, call: () => T): T {
   const before = chancy.map(([holder, name]) => (holder as Record<string, unknown>)[name]);
+  const functions = trigonometric.map((name) => Math[name]);
+  trigonometric.forEach((name, i) => {
+    Math[name] = (angle) => {
+      if (angle !== 0 && noted.angles.length < (noted.log === undefined ? maxAngles : 2 * maxAngles))
+        noted.angles.push({ call: `Math.${name}`, angle, line: sketchLine() });
+      return functions[i](angle);
+    };
+  });
   const engineDate = globalThis.Date;
   chancy.forEach(([holder, name, words], i) => {
     (holder as Record<string, unknown>)[name] = (...given: unknown[]): unknown => {
@@ -220,6 +244,7 @@ function throughEngine<T>(noted: Noted, call: () => T): T {
     return call();
   } finally {
     globalThis.Date = engineDate;
+    trigonometric.forEach((name, i) => (Math[name] = functions[i]));
     chancy.forEach(([holder, name], i) => ((holder as Record<string, unknown>)[name] = before[i]));
   }
 }

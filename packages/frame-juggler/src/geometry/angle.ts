@@ -1,4 +1,7 @@
-import { finite } from '../schema/kind.ts';
+import { atan2 } from '../maths/arc.ts';
+import { sinCos } from '../maths/degrees.ts';
+import { degrees, finite } from '../schema/kind.ts';
+import { point, xOf, yOf, type Place, type Point } from '../schema/point.ts';
 
 /** Converts radians to degrees, which everything here takes. @throws SketchError where the value is not a finite number */
 export function fromRadians(radians: number): number {
@@ -11,4 +14,29 @@ export function fromRadians(radians: number): number {
  */
 export function fromTurns(turns: number): number {
   return finite.read('fromTurns', 'turns', turns) * 360;
+}
+
+/**
+ * The point at an angle and a distance from another: polar coordinates, in degrees, 0 along +x and clockwise on screen.
+ * Exact at multiples of 90.
+ * @param from the point that it is seen from; by default the origin, so that what is given is a step that way
+ * @throws SketchError where a number is not finite
+ */
+export function polar(angle: number, distance: number, from: Point = [0, 0]): Place {
+  const { sin, cos } = sinCos(degrees.read('polar', 'angle', angle));
+  finite.read('polar', 'distance', distance);
+  point.read('polar', 'from', from);
+  return { x: xOf(from) + distance * cos, y: yOf(from) + distance * sin };
+}
+
+/**
+ * The angle at which one point is seen from another, in degrees above -180 and up to 180: 0 along +x, clockwise on screen. A
+ * point seen from itself lies at 0.
+ * @throws SketchError where one of them is not a point
+ */
+export function heading(from: Point, to: Point): number {
+  point.read('heading', 'from', from);
+  point.read('heading', 'to', to);
+  // A difference of -0 would turn straight back into -180.
+  return (atan2(yOf(to) - yOf(from) + 0, xOf(to) - xOf(from) + 0) * 180) / Math.PI;
 }

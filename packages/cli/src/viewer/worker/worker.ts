@@ -154,9 +154,6 @@ function begin(sketch: Sketch, beginning: Beginning): void {
   setTimeout(() => void firstLook(playback!), firstLookAfter);
 }
 
-/** So many frames are looked at for likely mistakes, as `juggle check` does. */
-const checkedFrames = 120;
-
 /** Milliseconds after which a new sketch is looked over. */
 const firstLookAfter = 400;
 
@@ -244,7 +241,6 @@ const answers: {
   checkup(_, { sketch, run: { seed, dials } }) {
     let told = 0;
     return checkSketch(sketch, {
-      frames: [0, Math.min(sketch.frames, checkedFrames) - 1],
       open: (like) => new Run(like, { seed, dials, host: pageHost, limit }),
       now: () => performance.now(),
       onProgress(done, total) {

@@ -1,17 +1,18 @@
-import type { Group, ItemPaint } from '../../frame/reader.ts';
-import { determinant, identity, largestScale, multiply } from '../../geometry/matrix.ts';
-import { pathBox } from '../../geometry/path.ts';
+import type { Group } from '../../frame/reader.ts';
+import type { Box } from '../../geometry/box.ts';
+import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
+import { isSameFrame } from '../../review/same-frame.ts';
 import {
   called,
-  isOn,
+  fillsCanvas,
   itemsByLine,
   linesThat,
-  nameOf,
-  stillNames,
+  stillKeys,
   verb,
   type Detail,
   type Evidence,
   type SeenItem,
+  type Sighting,
 } from '../evidence.ts';
 import { alphaOf } from '../../paint/color.ts';
 import type { Hidden } from '../../review/describe.ts';
@@ -20,31 +21,48 @@ import type { NotedCall } from '../watch.ts';
 
 /* Items that cannot be seen, or not as they were meant. */
 
-/** The names of things that are on the canvas in any frame of the course. */
-function everOn({ tracks, details }: Evidence): Set<string> {
-  const [{ canvas }] = details;
-  return new Set(
-    tracks.filter(({ boxes }) => boxes.some((box) => box !== undefined && isOn(box, canvas))).map(({ name }) => name),
-  );
-}
-
 const offCanvas: Rule = {
   name: 'off-canvas',
   title: 'Drawn off the canvas',
   why: 'It is never visible: it is beyond the edge in every frame that was checked.',
   cure: 'x runs from 0 on the left to width, y from 0 at the top to height: canvas.circle({ at: [width / 2, height / 2], radius: 40 }) is in the middle.',
   find(evidence) {
-    const [on, still] = [everOn(evidence), stillNames(evidence)];
-    return linesThat(
-      evidence,
-      // A moving item may enter the canvas later.
-      ({ description, item }) =>
-        description.hidden === 'off the canvas' && !on.has(nameOf(item)) && still.has(nameOf(item)),
-      (items) =>
-        `${called(items)} ${verb(items, 'is', 'are')} entirely off the canvas, ${whereOff(items[0], evidence)}`,
-    );
+    const still = stillKeys(evidence);
+    const [{ canvas }] = evidence.details;
+    const isLed = evidence.noted.asked.has('pointer');
+    // A moving item may enter the canvas later.
+    const isOff = ({ description: { hidden, box }, key }: SeenItem): boolean =>
+      hidden === 'off the canvas' && still.has(key) && !(isLed && isAtRest(box, canvas));
+    return [
+      ...linesThat(evidence, isOff, (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely off the canvas, ${whereOff(items[0], evidence)}`), // prettier-ignore
+      ...mostlyOff(evidence, isOff),
+    ];
   },
 };
+
+/** Lines that draw a still pattern, most of it off the canvas: a loop that runs too far, or in steps that are too wide. */
+function mostlyOff({ details }: Evidence, isOff: (seen: SeenItem) => boolean): Sighting[] {
+  return itemsByLine(details).flatMap(({ line, all }): Sighting[] => {
+    const { detail } = all[0];
+    const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
+    const off = items.filter(isOff);
+    if (off.length < 3 || off.length === items.length || off.length * 2 <= items.length) return [];
+    // One that reaches over opposite edges is large so that it fills the canvas, turned or not.
+    const isOver = (side: (box: Box) => boolean): boolean => off.some(({ description: { box } }) => side(box));
+    const { canvas } = detail;
+    if (isOver(({ right }) => right <= canvas.left) && isOver(({ left }) => left >= canvas.right)) return [];
+    if (isOver(({ bottom }) => bottom <= canvas.top) && isOver(({ top }) => top >= canvas.bottom)) return [];
+    const text = `${off.length} of ${items.length} ${items[0].item.shape} items are entirely off the canvas`;
+    return [{ line, frame: detail.at, text, items: off.map(({ place }) => place + 1) }];
+  });
+}
+
+/** Whether something lies about where the pointer rests while it is not over the canvas: it follows that. */
+function isAtRest({ left, top, right, bottom }: Box, canvas: Box): boolean {
+  const [wide, high] = [canvas.right - canvas.left, canvas.bottom - canvas.top];
+  const [x, y] = [(left + right) / 2 - (canvas.left - wide), (top + bottom) / 2 - (canvas.top - high)];
+  return Math.abs(x) < wide / 2 && Math.abs(y) < high / 2;
+}
 
 function whereOff({ description: { box } }: SeenItem, { details }: Evidence): string {
   const [{ canvas }] = details;
@@ -65,12 +83,11 @@ const covered: Rule = {
   why: 'Later shapes cover earlier ones, and nothing of it is visible.',
   cure: 'Draw it after whatever hides it, or raise it with layer: 1.',
   find(evidence) {
-    const still = stillNames(evidence);
+    const still = stillKeys(evidence);
     return linesThat(
       evidence,
       // A moving item may become visible again, but not from behind something that fills the canvas.
-      (seen, detail) =>
-        seen.description.hidden === 'covered' && (still.has(nameOf(seen.item)) || isUnderAll(seen, detail)),
+      (seen, detail) => seen.description.hidden === 'covered' && (still.has(seen.key) || isUnderAll(seen, detail)),
       (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely covered by what is drawn later`,
     );
   },
@@ -82,10 +99,10 @@ const clipped: Rule = {
   why: 'The clip keeps only what lies inside of it, and nothing of this does.',
   cure: 'A clip is drawn in the units of its group: after translate: [160, 90] the place [0, 0] is what was [160, 90].',
   find(evidence) {
-    const still = stillNames(evidence);
+    const still = stillKeys(evidence);
     return linesThat(
       evidence,
-      ({ description: { hidden }, item }) => hidden === 'clipped away' && still.has(nameOf(item)),
+      ({ description: { hidden }, key }) => hidden === 'clipped away' && still.has(key),
       (items) => `${called(items)} ${verb(items, 'lies', 'lie')} outside of the clip`,
     );
   },
@@ -93,10 +110,7 @@ const clipped: Rule = {
 
 /** Whether something that is drawn later fills the whole canvas. */
 function isUnderAll(seen: SeenItem, { items, canvas }: Detail): boolean {
-  return items.slice(items.indexOf(seen) + 1).some(({ item: { fill, opacity }, description: { box } }) => {
-    if (typeof fill !== 'number' || alphaOf(fill) < 255 || opacity < 1) return false;
-    return box.left <= canvas.left && box.top <= canvas.top && box.right >= canvas.right && box.bottom >= canvas.bottom;
-  });
+  return items.slice(items.indexOf(seen) + 1).some((one) => fillsCanvas(one, canvas));
 }
 
 const sizeless = {
@@ -127,13 +141,49 @@ const noPaint: Rule = {
     linesThat(
       evidence,
       ({ description: { hidden } }) =>
-        // An item may be about to fade in, but not in a still picture.
-        hidden === 'no paint' || (hidden === 'opacity 0' && evidence.sketch.frames === 1),
+        // An item may be about to fade in, but not where nothing ever changes.
+        hidden === 'no paint' || (hidden === 'opacity 0' && isStill(evidence)),
       (items) =>
         items[0].description.hidden === 'opacity 0'
           ? `${called(items)} ${verb(items, 'has', 'have')} an opacity of 0`
           : `${called(items)} ${verb(items, 'has', 'have')} neither fill nor stroke`,
     ),
+};
+
+/** Whether a sketch shows one picture all through. */
+function isStill({ sketch, course, noted }: Evidence): boolean {
+  if (sketch.frames === 1) return true;
+  const isLed = noted.asked.has('pointer') || noted.asked.has('keys') || noted.asked.has('dials');
+  return !isLed && !sketch.hasStep && course.every((frame) => isSameFrame(frame, { ...course[0], carry: frame.carry }));
+}
+
+const corner: Rule = {
+  name: 'corner',
+  title: 'Centered on the corner of the canvas',
+  why: '`at` is the middle of a shape, so that one at [0, 0] has three of its quarters beyond the edge.',
+  cure: "Give two corners, from: [0, 0], to: [width, height]; or let another point go to `at`: anchor: 'top-left'.",
+  find: ({ details }) =>
+    itemsByLine(details).flatMap(({ line, all }) => {
+      const { detail } = all[0];
+      const { canvas, log } = detail;
+      const boxes = all.map(({ seen }) => seen.description.box);
+      const isMeant = all.some(({ seen: { item, place }, detail: { log: own } }) => {
+        if (item.shape !== 'rect' && item.shape !== 'picture') return true;
+        const options = callOf(own.calls, place)?.given.find((one) => typeof one === 'object' && one !== null);
+        return options === undefined || !('at' in options) || 'anchor' in options;
+      });
+      if (isMeant) return [];
+      const [first] = boxes;
+      const [wide, high] = [(first.right - first.left) / 2, (first.bottom - first.top) / 2];
+      const isFirst = isAt((first.left + first.right) / 2, canvas.left) && isAt((first.top + first.bottom) / 2, canvas.top); // prettier-ignore
+      // All of it would be on the canvas, were their corners where their middles are.
+      const isShifted = boxes.every(({ left, top, right, bottom }) => left > canvas.left - wide - 0.01 && top > canvas.top - high - 0.01 && right < canvas.right - wide + 0.01 && bottom < canvas.bottom - high + 0.01); // prettier-ignore
+      if (!isFirst || !isShifted) return [];
+      const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
+      const name = callOf(log.calls, items[0].place)?.name ?? items[0].item.shape;
+      const text = items.length === 1 ? `${called(items)} has its middle on the corner of the canvas` : `the first ${name} of ${items.length} has its middle on the corner of the canvas`; // prettier-ignore
+      return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+    }),
 };
 
 const samePlace: Rule = {
@@ -183,9 +233,15 @@ const sameColor: Rule = {
   find: (evidence) =>
     linesThat(
       evidence,
-      ({ changes, description: { hidden }, item }) => !changes && hidden === undefined && item.blend === 'normal',
-      (items) =>
-        `${called(items)} ${verb(items, 'has', 'have')} exactly the color of what is behind ${verb(items, 'it', 'them')}`,
+      // Under a carry it may cover what earlier frames have left.
+      ({ changes, description: { hidden } }) => !changes && hidden === undefined && evidence.sketch.carry === 0,
+      (items) => {
+        const [{ item }] = items;
+        const behind = `what is behind ${verb(items, 'it', 'them')}`;
+        return item.blend === 'normal'
+          ? `${called(items)} ${verb(items, 'has', 'have')} exactly the color of ${behind}`
+          : `${called(items)} ${verb(items, 'leaves', 'leave')} ${behind} as it is, by the blend mode ${item.blend}`;
+      },
     ),
 };
 
@@ -218,82 +274,6 @@ const cutStroke: Rule = {
       (items) => `half of the stroke of ${called(items)} is beyond the edge of the canvas`,
     ),
 };
-
-const quarter = Math.PI / 4;
-
-/** Whether an angle is a multiple of an eighth of a turn in radians, as one writes it: 1.5708, 3.1416. */
-function looksLikeRadians(angle: unknown): boolean {
-  if (typeof angle !== 'number' || angle === 0 || Number.isInteger(angle) || Math.abs(angle) > 13) return false;
-  const parts = angle / quarter;
-  return Math.abs(parts - Math.round(parts)) < 2e-3;
-}
-
-const radians: Rule = {
-  name: 'radians',
-  title: 'An angle in radians',
-  why: 'Angles are in degrees; an angle meant in radians hardly turns anything.',
-  cure: 'Write 90 for a quarter turn, or fromRadians(Math.PI / 2) if your angles come in radians.',
-  find({ details }) {
-    /** Every call of a line, with the frame: an angle that changes comes by such a value now and then. */
-    const lines = new Map<string, { readonly at: number; readonly call: NotedCall }[]>();
-    for (const { at, log } of details)
-      for (const call of log.calls) {
-        const { line } = call;
-        const key = line === undefined ? '' : `${line.file}:${line.line}:${line.column}`;
-        const list = lines.get(key);
-        if (list === undefined) lines.set(key, [{ at, call }]);
-        else list.push({ at, call });
-      }
-    return [...lines.values()].flatMap((calls) => {
-      // No turn at all is the same in radians: a loop begins with it.
-      const turning = calls.filter(({ call }) => anglesOf(call.name, call.given).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
-      // Next to an angle in radians, the other one may be a whole number: from 0 to Math.PI.
-      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call.name, call.given).some(looksLikeRadians))) return []; // prettier-ignore
-      const [
-        {
-          at,
-          call: { name, given, line, first, end },
-        },
-      ] = turning;
-      const angle = anglesOf(name, given).find(looksLikeRadians) as number;
-      const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
-      const text = `${name} is given ${Number(angle.toFixed(4))}°, which looks like ${Math.round(angle / quarter) * 45}° in radians`;
-      return [{ line, frame: at, items, text }];
-    });
-  },
-};
-
-/** The angles that a call is given. */
-function anglesOf(name: string, given: readonly unknown[]): unknown[] {
-  if (name === 'rotate') return [given[0]];
-  const options = given.find((one) => typeof one === 'object' && one !== null) as Record<string, unknown> | undefined;
-  if (options === undefined) return [];
-  return name === 'arc' ? [options.rotate, options.start, options.end] : [options.rotate];
-}
-
-const fractions: Rule = {
-  name: 'fractions',
-  title: 'A gradient in fractions of the shape, taken as units',
-  why: 'Its points are in the units of the sketch, so all of it happens within one unit, and the rest is a single color.',
-  cure: "Add units: 'box' to it, or give its points in units: from: [0, 0], to: [0, 360].",
-  find: (evidence) =>
-    linesThat(
-      evidence,
-      ({ item }) => {
-        const { left, top, right, bottom } = pathBox(item.outlines, identity, item.start, item.end);
-        return isFractional(item.fill) && Math.max(right - left, bottom - top) > 8;
-      },
-      (items) => `${called(items)} ${verb(items, 'has', 'have')} a gradient no longer than one unit`,
-    ),
-};
-
-/** Whether all the numbers of a gradient in units could be fractions of a box. */
-function isFractional(paint: ItemPaint | undefined): boolean {
-  if (typeof paint !== 'object' || (paint.type !== 'linear' && paint.type !== 'radial') || paint.units === 'box')
-    return false;
-  const numbers = paint.type === 'linear' ? [...paint.from, ...paint.to] : [...paint.at, paint.radius, ...paint.focus];
-  return numbers.every((number) => number >= 0 && number <= 1);
-}
 
 const strokeScaled: Rule = {
   name: 'stroke-scaled',
@@ -358,11 +338,10 @@ export const itemRules: readonly Rule[] = [
   clipped,
   noSize,
   noPaint,
+  corner,
   samePlace,
   sameColor,
   cutStroke,
-  radians,
-  fractions,
   strokeScaled,
   pictureEnlarged,
 ];

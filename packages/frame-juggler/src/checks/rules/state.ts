@@ -1,5 +1,5 @@
 import type { SourceLine } from '../../error.ts';
-import type { Detail, Evidence, Sighting } from '../evidence.ts';
+import { placeOf, type Detail, type Evidence, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import type { NotedCall } from '../watch.ts';
 
@@ -11,9 +11,6 @@ interface StyleCall {
   readonly keys: ReadonlySet<string>;
   readonly used: Set<string>;
 }
-
-const placeOf = (line: SourceLine | undefined): string =>
-  line === undefined ? '' : `${line.file}:${line.line}:${line.column}`;
 
 const transforms = new Set(['translate', 'rotate', 'scale', 'skew', 'tilt', 'transform']);
 const notDrawing = new Set([

@@ -1,6 +1,6 @@
 import { largestScale, multiply } from '../../geometry/matrix.ts';
 import { alphaOf, blueOf, greenOf, redOf } from '../../paint/color.ts';
-import { called, linesThat, nameOf, stillNames, verb, type Detail, type SeenItem } from '../evidence.ts';
+import { called, callsByLine, linesThat, stillKeys, verb, type Detail, type SeenItem } from '../evidence.ts';
 import { contrast, relativeLuminance } from '../luminance.ts';
 import type { Rule } from '../rule.ts';
 import { callOf } from './items.ts';
@@ -42,7 +42,7 @@ const cutText: Rule = {
   cure: 'Move it in, make it smaller, or break it with maxWidth; anchor says which of its points goes to `at`.',
   find(evidence) {
     // What moves may be on its way in or out.
-    const still = stillNames(evidence);
+    const still = stillKeys(evidence);
     return linesThat(
       evidence,
       (seen, { canvas, ...detail }) => {
@@ -54,7 +54,7 @@ const cutText: Rule = {
           canvas.top - box.top,
           box.bottom - canvas.bottom,
         ];
-        return Math.max(...out) > 1 && still.has(nameOf(seen.item));
+        return Math.max(...out) > 1 && still.has(seen.key);
       },
       (items) => `${called(items)} ${verb(items, 'runs', 'run')} off the canvas`,
     );
@@ -81,6 +81,24 @@ const missingCharacters: Rule = {
             ],
       ),
     ),
+};
+
+/** What JavaScript writes for a value that is not there. */
+const absent = /(?<![\w’'])(undefined|NaN|null)(?![\w’'])|\[object \w+\]/;
+
+const missingValue: Rule = {
+  name: 'missing-value',
+  title: 'A text that says undefined or NaN',
+  why: 'What was put into it is not there: a misspelt property, an asset without that column, a number divided by 0.',
+  cure: 'Print the value where it comes from; row.level ?? 0 gives another one in its place.',
+  find: ({ details }) =>
+    callsByLine(details).flatMap((calls) => {
+      const wrong = calls.find(({ call }) => call.name === 'text' && absent.test(String(call.given[0])));
+      if (wrong === undefined) return [];
+      const { at, call } = wrong;
+      const text = `a text says “${String(call.given[0]).slice(0, 40)}”`;
+      return [{ line: call.line, frame: at, text, items: [call.first + 1] }];
+    }),
 };
 
 const lowContrast: Rule = {
@@ -118,4 +136,4 @@ function contrastOf({ item: { fill, opacity, group }, description, under }: Seen
   return contrast(relativeLuminance(redOf(fill), greenOf(fill), blueOf(fill)), relativeLuminance(...under));
 }
 
-export const textRules: readonly Rule[] = [smallText, cutText, missingCharacters, lowContrast];
+export const textRules: readonly Rule[] = [smallText, cutText, missingCharacters, missingValue, lowContrast];

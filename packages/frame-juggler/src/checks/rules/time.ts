@@ -1,7 +1,7 @@
 import type { Box } from '../../geometry/box.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import { hypot } from '../../maths/power.ts';
-import { lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
+import { fillsCanvas, lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 
 /* What goes wrong from frame to frame. */
@@ -56,6 +56,29 @@ const growing: Rule = {
   },
 };
 
+const nothingDrawn: Rule = {
+  name: 'nothing-drawn',
+  title: 'Nothing is drawn',
+  why: 'Every frame is the bare background.',
+  cure: 'See whether the loop or the condition around the shapes is ever reached; canvas.clear wipes what was drawn before it.',
+  find({ course, noted, details }) {
+    if (noted.asked.has('pointer') || noted.asked.has('keys')) return [];
+    if (course.some(({ order, background }) => order.length > 0 || background !== course[0].background)) return [];
+    const wiped = details[0].log.calls.findLast(({ name }) => name === 'clear');
+    const drew = details[0].log.calls.some(({ name, first, end }) => name !== 'clear' && end > first);
+    const count = course.length === 1 ? 'its frame' : `all ${course.length} frames`;
+    return wiped !== undefined && drew
+      ? [
+          {
+            line: wiped.line,
+            frame: details[0].at,
+            text: 'what was drawn is wiped away, and nothing is drawn after it',
+          },
+        ]
+      : [{ line: undefined, frame: undefined, text: `paint draws nothing in ${count}` }];
+  },
+};
+
 const vanishes: Rule = {
   name: 'vanishes',
   title: 'A picture that vanishes after its first frames',
@@ -104,6 +127,12 @@ const paintsOver: Rule = {
   why: 'With a carry the last picture stays, so what is drawn again in the same place only covers itself.',
   cure: 'Draw only what is new in each frame, or leave carry out.',
   find({ tracks, course, sketch, details }) {
+    const covers = details.map(({ at, items, canvas }) => ({ at, cover: items.find((one) => one.item.shape === 'rect' && one.item.group === undefined && fillsCanvas(one, canvas)) })); // prettier-ignore
+    if (sketch.carry > 0 && covers.length > 1 && covers.every(({ cover }) => cover !== undefined)) {
+      const { at, cover } = covers[0];
+      const text = `with a carry of ${sketch.carry}, the rect covers the whole canvas in every frame, and nothing is left of the last one`;
+      return [{ line: cover!.description.source, frame: at, text, items: [cover!.place + 1] }];
+    }
     if (sketch.carry < 0.99 || course.length < 6 || course.every(({ order }) => order.length < 2)) return [];
     let [still, all] = [0, 0];
     for (const { boxes } of tracks)
@@ -142,6 +171,7 @@ const gone: Rule = {
       if (all.length < 8 || !all.every(isFinite)) return false;
       const from = all.findIndex((box) => distance(box, canvas) > 0);
       if (from < 1 || from > all.length * 0.8) return false;
+      if (isTurning(all.slice(from - 1).map(middle))) return false;
       const away = all.slice(from).map((box) => distance(box, canvas));
       return away.every((far, i) => i === 0 || far > away[i - 1]);
     });
@@ -153,6 +183,16 @@ const gone: Rule = {
     );
   },
 };
+
+/** Whether points follow a circle rather than a line or a fall: they turn at an even speed, and so come back. */
+function isTurning(points: readonly (readonly [number, number])[]): boolean {
+  if (points.length < 3) return false;
+  const way = (i: number): [number, number] => [points[i + 1][0] - points[i][0], points[i + 1][1] - points[i][1]];
+  const [[ax, ay], [bx, by]] = [way(0), way(points.length - 2)];
+  const [before, after] = [hypot(ax, ay), hypot(bx, by)];
+  const turned = Math.abs(ax * by - ay * bx) / (before * after);
+  return Math.abs(after / before - 1) < 0.02 && turned > 0.01;
+}
 
 function distance(box: Box, canvas: Box): number {
   const across = Math.max(canvas.left - box.right, box.left - canvas.right, 0);
@@ -168,10 +208,9 @@ const frameBound: Rule = {
   find(evidence) {
     const { tracks, faster, course } = evidence;
     if (faster === undefined || course.length < 4) return [];
-    const others = new Map(keysOf(faster).map((key, i) => [key, faster[i]]));
-    const keys = keysOf(tracks);
-    const bound = tracks.filter((track, i) => {
-      const other = others.get(keys[i]);
+    const others = new Map(faster.map((track) => [track.key, track]));
+    const bound = tracks.filter((track) => {
+      const other = others.get(track.key);
       if (other === undefined) return false;
       const steps = Math.min(track.boxes.length, other.boxes.length) - 1;
       // Early enough that the run has not repeated yet, and late enough to see a difference.
@@ -199,16 +238,6 @@ function move(from: Box, to: Box): [number, number] {
   const [x, y] = middle(from);
   const [toX, toY] = middle(to);
   return [toX - x, toY - y];
-}
-
-/** Identifies each track: its name, and its place among tracks of that name. */
-function keysOf(tracks: readonly Track[]): string[] {
-  const counts = new Map<string, number>();
-  return tracks.map(({ name }) => {
-    const nth = counts.get(name) ?? 0;
-    counts.set(name, nth + 1);
-    return `${name}\n${nth}`;
-  });
 }
 
 const tooSlow: Rule = {
@@ -281,6 +310,7 @@ function flashesOf(row: readonly number[]): number {
 
 export const timeRules: readonly Rule[] = [
   growing,
+  nothingDrawn,
   vanishes,
   nothingMoves,
   paintsOver,

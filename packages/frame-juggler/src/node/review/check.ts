@@ -6,15 +6,12 @@ import { openRun, runSettingsTable } from '../run-settings.ts';
 
 const checkTable = {
   ...runSettingsTable,
-  /** The first and the last frame to look at; by default the first 120, or the whole run if that is shorter. */
+  /** The first and the last frame to look at; by default the first 120 (fewer where each has many items), or the whole run if that is shorter. */
   frames: optional(frameRange),
 };
 const checkOptions = schemaOf(checkTable, '{ frames: [0, 59] }');
 /** What is checked. */
 export type CheckOptions = Options<typeof checkTable>;
-
-/** So many frames are looked at where none are named. */
-const usualFrames = 120;
 
 /**
  * Looks a sketch over for likely mistakes: what is drawn and cannot be seen, styles that leak, pictures that are not the
@@ -26,10 +23,8 @@ export async function check(sketch: Sketch, options: CheckOptions = {}): Promise
   const settings = checkOptions.read('check', options);
   const { onProgress, frames: wanted } = settings;
   const open = (like: Sketch): ReturnType<typeof openRun> => openRun(like, settings);
-  const last = Math.min(sketch.frames, usualFrames) - 1;
-  const frames = wanted === undefined ? ([0, last] as const) : rangeOf(open(sketch), wanted);
   return checkSketch(sketch, {
-    frames,
+    frames: wanted && rangeOf(open(sketch), wanted),
     open,
     now: () => performance.now(),
     onProgress: (done, total) => onProgress?.(done, total),

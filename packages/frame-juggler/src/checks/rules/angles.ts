@@ -1,0 +1,73 @@
+import { byLine, callsByLine, type Evidence } from '../evidence.ts';
+import type { Rule } from '../rule.ts';
+
+/* Degrees and radians, one taken for the other. */
+
+const quarter = Math.PI / 4;
+
+/** Whether an angle is a multiple of an eighth of a turn in radians, as one writes it: 1.5708, 3.1416. */
+function looksLikeRadians(angle: unknown): boolean {
+  if (typeof angle !== 'number' || angle === 0 || Number.isInteger(angle) || Math.abs(angle) > 13) return false;
+  const parts = angle / quarter;
+  return Math.abs(parts - Math.round(parts)) < 2e-3;
+}
+
+const radians: Rule = {
+  name: 'radians',
+  title: 'An angle in radians',
+  why: 'Angles are in degrees; an angle meant in radians hardly turns anything.',
+  cure: 'Write 90 for a quarter turn, or fromRadians(Math.PI / 2) if your angles come in radians.',
+  find({ details }) {
+    // Every call of a line: an angle that changes comes by such a value now and then.
+    return callsByLine(details).flatMap((calls) => {
+      // No turn at all is the same in radians: a loop begins with it.
+      const turning = calls.filter(({ call }) => anglesOf(call.name, call.given).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
+      // Next to an angle in radians, the other one may be a whole number: from 0 to Math.PI.
+      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call.name, call.given).some(looksLikeRadians))) return []; // prettier-ignore
+      const [
+        {
+          at,
+          call: { name, given, line, first, end },
+        },
+      ] = turning;
+      const angle = anglesOf(name, given).find(looksLikeRadians) as number;
+      const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
+      const text = `${name} is given ${Number(angle.toFixed(4))}°, which looks like ${Math.round(angle / quarter) * 45}° in radians`;
+      return [{ line, frame: at, items, text }];
+    });
+  },
+};
+
+/** The angles that a call is given. */
+function anglesOf(name: string, given: readonly unknown[]): unknown[] {
+  if (name === 'rotate') return [given[0]];
+  const options = given.find((one) => typeof one === 'object' && one !== null) as Record<string, unknown> | undefined;
+  if (options === undefined) return [];
+  return name === 'arc' ? [options.rotate, options.start, options.end] : [options.rotate];
+}
+
+/** Whether a number is a whole angle in degrees, and would be an odd one in radians. */
+const isWholeAngle = (value: number): boolean => Number.isInteger(value / 5);
+
+const degrees: Rule = {
+  name: 'degrees',
+  title: 'Degrees given to Math.sin or Math.cos',
+  why: 'Math.sin, Math.cos and Math.tan take radians, unlike the calls of the canvas: 30 is nearly five turns to them.',
+  cure: 'polar(angle, 60, [160, 90]) is the point 60 away from there at that angle; Math.cos itself wants (angle * Math.PI) / 180.',
+  find: ({ noted }: Evidence) =>
+    byLine(
+      noted.angles.filter(({ line }) => line !== undefined),
+      ({ line }) => line,
+    ).flatMap((asked) => {
+      const values = new Set(asked.map(({ angle }) => angle));
+      const largest = Math.max(...[...values].map(Math.abs));
+      if (![...values].every(isWholeAngle) || largest < (values.size > 1 ? 10 : 15)) return [];
+      // Alone, only an angle that one writes in degrees is one.
+      if (values.size === 1 && !Number.isInteger(largest / 15)) return [];
+      const [{ call, line }] = asked;
+      const some = [...values].slice(0, 3).join(', ');
+      return [{ line, frame: undefined, text: `${call} is given ${some}${values.size > 3 ? ' and so on' : ''}, which ${values.size === 1 ? 'looks' : 'look'} like degrees` }]; // prettier-ignore
+    }),
+};
+
+export const angleRules: readonly Rule[] = [radians, degrees];
