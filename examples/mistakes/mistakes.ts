@@ -225,6 +225,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  pivot: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rotate(90);
+        canvas.rect({ at: [160, 90], size: [90, 30], fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rotate(90, { about: [160, 90] });
+        canvas.rect({ at: [160, 90], size: [90, 30], fill: buoy });
+      },
+    }),
+  },
   fractions: {
     mistake: defineSketch({
       canvas,

@@ -141,6 +141,9 @@ describe('a mistake is found', () => {
     ['in a stroke of fractions', (canvas) => {
       canvas.line({ from: [20, 20], to: [200, 90], stroke: { color: rgb(0.4, 0.2, 0.1), width: 5 } });
     }, 'channels: line is given a color with the channels 0.4, 0.2, 0.1, of 255'],
+    ['in a turn about the corner that goes on and on', (canvas, { seconds }) => {
+      canvas.group({ rotate: seconds * 200 }, () => canvas.rect({ at: [160, 90], size: 60, fill: '#24506a' }));
+    }, 'pivot: the rect is turned about the corner of the canvas, and carried off it'],
     ['in one angle that is given to the engine in degrees', (canvas) => {
       canvas.circle({ at: [160 + 60 * Math.cos(45), 90], radius: 30, fill: '#24506a' });
     }, 'degrees: Math.cos is given 45, which looks like degrees'],
@@ -169,6 +172,10 @@ describe('nothing is found', () => {
       canvas.group({ translate: [160, 90], rotate: 30 }, () => {
         for (let x = -600; x <= 600; x += 60) canvas.rect({ at: [x, 0], size: [20, 1200], fill: '#24506a' });
       });
+    }],
+    ['in a turn about a corner that keeps what it turns on the canvas', (canvas) => {
+      for (let angle = 0; angle < 360; angle += 30)
+        canvas.group({ rotate: angle }, () => canvas.line({ from: [60, 5], to: [90, 5], stroke: { color: '#24506a', width: 5 } }));
     }],
     ['in a veil over what a carry keeps', (canvas, { progress }) => {
       canvas.rect({ from: [0, 0], to: [320, 180], fill: 'rgb(228 239 232 / 8%)' });

@@ -133,6 +133,28 @@ describe('a run', () => {
     await expect(steps.goTo(1)).rejects.toThrow(/^step: is async, .*frame 1\)$/);
   }); // prettier-ignore
 
+  test('a step that returns what it has just computed, and no state, is told so before that becomes the state', async () => {
+    const run = new Run(defineSketch({ start: () => ({ x: 0 }), step: (state) => (state.x += 40) as never, paint() {} }));
+    await expect(run.goTo(1)).rejects.toThrow('step: returned 40, which would take the place of the state {"x":40}; put what it does into braces, step: (state) => { state.x += 1; }, so that it returns nothing (frame 1)');
+    const counter = new Run(defineSketch({ start: () => 0, step: (count) => count + 1, paint() {} }));
+    await counter.goTo(3);
+    expect(counter.checkpoint.state).toBe(3);
+  }); // prettier-ignore
+
+  test('something undefined, where a state is used and start returns none, is told with that', async () => {
+    interface Boat { x: number }
+    const painted = async (sketch: object): Promise<void> => {
+      const run = new Run(defineSketch(sketch as never));
+      await run.goTo(1);
+      await run.paint();
+    };
+    const hint = /; the state is undefined, as start returns none: start: \(\) => \(\{ x: 0 \}\)/;
+    await expect(painted({ start: () => undefined, paint: (_: unknown, __: unknown, { x }: Boat) => x })).rejects.toThrow(hint);
+    await expect(painted({ step: (state: Boat) => void (state.x += 1), paint: () => undefined })).rejects.toThrow(hint);
+    const elsewhere = { paint: (_: unknown, { keys }: { keys: { pressed: { a: number } } }) => keys.pressed.a };
+    await expect(painted(elsewhere)).rejects.not.toThrow(hint);
+  }); // prettier-ignore
+
   test('a call that a canvas does not know is told the nearest that it does, or all', async () => {
     type Misread = Record<'circel' | 'moor', () => void>;
     const painted = async (paint: (canvas: Misread) => void): Promise<unknown> => {

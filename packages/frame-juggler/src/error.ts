@@ -96,13 +96,14 @@ export function fail(fault: Fault): never {
 /**
  * Any thrown value as a SketchError: one of ours as it is, another wrapped, so that it has a place and a frame.
  * @param calls what a canvas can be asked to do, for a call of `canvas` that is none of them
+ * @param hint what would most likely be right, where it is no such call
  */
-export function asSketchError(thrown: unknown, calls: readonly string[] = []): SketchError {
+export function asSketchError(thrown: unknown, calls: readonly string[] = [], hint?: string): SketchError {
   if (thrown instanceof SketchError) return thrown;
   const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message}` : `threw ${show(thrown)}`;
   // The value of a variable with another name is unknown.
   const [, called] = /\bcanvas\.(\w+) is not a function/.exec(problem) ?? [];
-  const expected = called === undefined || calls.length === 0 ? undefined : suggest(called, calls);
+  const expected = called === undefined || calls.length === 0 ? hint : suggest(called, calls);
   return new SketchError({ problem, expected, cause: thrown });
 }
 

@@ -2,6 +2,7 @@ import type { SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Item } from '../frame/reader.ts';
 import type { Box } from '../geometry/box.ts';
+import { identity } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
 import { alphaOf } from '../paint/color.ts';
 import type { ItemInWords } from '../review/describe.ts';
@@ -119,6 +120,18 @@ export function stillKeys({ tracks }: Pick<Evidence, 'tracks'>): Set<string> {
 function isSameBox(one: Box, other: Box): boolean {
   const sides = ['left', 'top', 'right', 'bottom'] as const;
   return sides.every((side) => one[side] === other[side] || Math.abs(one[side] - other[side]) < 1e-6);
+}
+
+/** Whether nothing of a box lies on the canvas. */
+export const isOff = (box: Box, canvas: Box): boolean =>
+  box.right <= canvas.left || box.left >= canvas.right || box.bottom <= canvas.top || box.top >= canvas.bottom;
+
+/** Whether an item is turned about the origin of the sketch's units while it lies beside that. */
+export function isTurnedAside({ item: { outlines, start, end, transform } }: SeenItem): boolean {
+  const [, b, c, , e, f] = transform;
+  const { left, top, right, bottom } = pathBox(outlines, identity, start, end);
+  const isAside = left > 0 || top > 0 || right < 0 || bottom < 0;
+  return isAside && Math.abs(e) + Math.abs(f) < 1e-6 && Math.abs(b) > 1e-6 && Math.abs(b + c) < 1e-6;
 }
 
 /** Whether an item covers all of the canvas, by its box, with a color that nothing shows through. */

@@ -27,6 +27,11 @@ export interface NotedCall {
   lacking?: readonly string[];
 }
 
+/** The options that a call was given; none where it takes none. */
+export function optionsOf({ given }: NotedCall): Readonly<Record<string, unknown>> {
+  return (given.find((one) => typeof one === 'object' && one !== null) ?? {}) as Readonly<Record<string, unknown>>;
+}
+
 /** What happened in the course of a paint: calls, and the beginnings and ends of groups and saves. */
 export type PaintEvent =
   { readonly type: 'call'; readonly call: NotedCall } | { readonly type: 'enter' } | { readonly type: 'leave' };
@@ -38,13 +43,24 @@ export class PaintLog {
   /** Lines of saves that have not been restored. */
   readonly saves: (SourceLine | undefined)[] = [];
 
-  private noted: NotedCall[] = [];
+  private noted: readonly NotedCall[] | undefined;
+  private byItem: readonly NotedCall[] | undefined;
 
   /** The calls among its events; asked for once it is complete. */
   get calls(): readonly NotedCall[] {
-    if (this.noted.length === 0)
-      this.noted = this.events.flatMap((event) => (event.type === 'call' ? [event.call] : []));
-    return this.noted;
+    return (this.noted ??= this.events.flatMap((event) => (event.type === 'call' ? [event.call] : [])));
+  }
+
+  /** The call that drew an item, by the item's place in the frame; a group draws nothing itself. */
+  callOf(place: number): NotedCall | undefined {
+    return (this.byItem ??= this.callsByItem())[place];
+  }
+
+  private callsByItem(): NotedCall[] {
+    const found: NotedCall[] = [];
+    for (const call of this.calls)
+      if (call.name !== 'group') for (let place = call.first; place < call.end; place++) found[place] ??= call;
+    return found;
   }
 }
 
@@ -72,7 +88,8 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
   return withParts(sketch, {
     start: (moment) => throughEngine(noted, () => start(watchedMoment(moment, noted))),
     step: step && ((state, moment) => throughEngine(noted, () => step(state, watchedMoment(moment, noted)))),
-    paint(canvas, moment, state) {
+    // Without parameters of its own, as it is not known here whether the sketch's paint takes a state.
+    paint(...[canvas, moment, state]) {
       const stage = { over: false };
       const before = noted.log && valuesOf(state);
       try {

@@ -2,7 +2,7 @@ import { Canvas, canvasCalls } from '../canvas/canvas.ts';
 import { makeView, type View } from '../canvas/view.ts';
 import { seededNoise, type Noise } from '../chance/noise.ts';
 import { seededRandom, type Random } from '../chance/random.ts';
-import { asSketchError, fail } from '../error.ts';
+import { asSketchError, fail, show, SketchError } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import type { HitTester } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
@@ -291,7 +291,19 @@ export class Run {
     const { step } = this.sketch;
     if (step === undefined) return;
     const next = await this.inFrame(() => this.call('step', () => step(this.state, this.moment(this.stepRandom))));
-    if (next !== undefined) this.state = next;
+    if (next !== undefined) this.state = this.nextState(next);
+  }
+
+  /** What `step` returned as the next state. An arrow function without braces returns what it has just computed. */
+  private nextState(next: unknown): unknown {
+    const isThing = (value: unknown): boolean => typeof value === 'object' && value !== null;
+    if (isThing(this.state) && !isThing(next))
+      throw new SketchError({
+        call: 'step',
+        problem: `returned ${show(next)}, which would take the place of the state ${show(this.state)}`,
+        expected: 'put what it does into braces, step: (state) => { state.x += 1; }, so that it returns nothing',
+      }).inFrame(this.at);
+    return next;
   }
 
   private async loadHits(): Promise<void> {
@@ -379,12 +391,20 @@ export class Run {
     return result;
   }
 
+  /** What is most likely missing where a sketch takes a state and trips over something undefined. */
+  private missingState(thrown: unknown): string | undefined {
+    const { step, paint } = this.sketch;
+    const takesState = step !== undefined || paint.length > 2;
+    if (this.state !== undefined || !takesState || !(thrown instanceof TypeError) || !thrown.message.includes('undefined')) return undefined; // prettier-ignore
+    return 'the state is undefined, as start returns none: start: () => ({ x: 0 })';
+  }
+
   /** Calls the sketch's own code; an error in it gets the frame's number. */
   private async inFrame<T>(call: () => T): Promise<Awaited<T>> {
     try {
       return await call();
     } catch (thrown) {
-      throw asSketchError(thrown, canvasCalls).inFrame(this.at);
+      throw asSketchError(thrown, canvasCalls, this.missingState(thrown)).inFrame(this.at);
     }
   }
 }

@@ -1,5 +1,16 @@
-import { byLine, callsByLine, type Evidence } from '../evidence.ts';
+import { identity } from '../../geometry/matrix.ts';
+import {
+  byLine,
+  called,
+  callsByLine,
+  isOff,
+  isTurnedAside,
+  itemsByLine,
+  type Evidence,
+  type SeenItem,
+} from '../evidence.ts';
 import type { Rule } from '../rule.ts';
+import { optionsOf, type NotedCall } from '../watch.ts';
 
 /* Degrees and radians, one taken for the other. */
 
@@ -21,16 +32,12 @@ const radians: Rule = {
     // Every call of a line: an angle that changes comes by such a value now and then.
     return callsByLine(details).flatMap((calls) => {
       // No turn at all is the same in radians: a loop begins with it.
-      const turning = calls.filter(({ call }) => anglesOf(call.name, call.given).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
+      const turning = calls.filter(({ call }) => anglesOf(call).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
       // Next to an angle in radians, the other one may be a whole number: from 0 to Math.PI.
-      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call.name, call.given).some(looksLikeRadians))) return []; // prettier-ignore
-      const [
-        {
-          at,
-          call: { name, given, line, first, end },
-        },
-      ] = turning;
-      const angle = anglesOf(name, given).find(looksLikeRadians) as number;
+      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call).some(looksLikeRadians))) return []; // prettier-ignore
+      const [{ at, call }] = turning;
+      const { name, line, first, end } = call;
+      const angle = anglesOf(call).find(looksLikeRadians) as number;
       const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
       const text = `${name} is given ${Number(angle.toFixed(4))}°, which looks like ${Math.round(angle / quarter) * 45}° in radians`;
       return [{ line, frame: at, items, text }];
@@ -39,12 +46,36 @@ const radians: Rule = {
 };
 
 /** The angles that a call is given. */
-function anglesOf(name: string, given: readonly unknown[]): unknown[] {
+function anglesOf(call: NotedCall): unknown[] {
+  const { name, given } = call;
   if (name === 'rotate') return [given[0]];
-  const options = given.find((one) => typeof one === 'object' && one !== null) as Record<string, unknown> | undefined;
-  if (options === undefined) return [];
+  const options = optionsOf(call);
   return name === 'arc' ? [options.rotate, options.start, options.end] : [options.rotate];
 }
+
+const pivot: Rule = {
+  name: 'pivot',
+  title: 'Turned about the corner of the canvas',
+  why: 'Where no other point is named, a turn is about [0, 0], the top left corner, and carries off whatever lies elsewhere.',
+  cure: 'Name the point, canvas.rotate(30, { about: [320, 180] }), or turn the shape alone, about its own middle: canvas.rect({ at: [320, 180], rotate: 30, … }).',
+  find({ details, tracks }) {
+    const [{ canvas }] = details;
+    if (canvas.left !== 0 || canvas.top !== 0) return [];
+    const ways = new Map(tracks.map(({ key, boxes }) => [key, boxes]));
+    const isCarriedOff = ({ key }: SeenItem): boolean => {
+      const boxes = (ways.get(key) ?? []).filter((box) => box !== undefined);
+      return boxes.filter((box) => isOff(box, canvas)).length * 4 > boxes.length;
+    };
+    return itemsByLine(details).flatMap(({ line, all }) => {
+      if (!all.some(({ seen }) => isTurnedAside(seen)) || !all.every(({ seen }) => isCarriedOff(seen))) return [];
+      // A turn by 0, as in the first frame of many, is none yet.
+      if (all.some(({ seen }) => !isTurnedAside(seen) && seen.item.transform.some((part, i) => part !== identity[i]))) return []; // prettier-ignore
+      const { detail, seen } =
+        all.find((one) => isTurnedAside(one.seen) && isOff(one.seen.description.box, canvas)) ?? all[0];
+      return [{ line, frame: detail.at, items: [seen.place + 1], text: `${called([seen])} is turned about the corner of the canvas, and carried off it` }]; // prettier-ignore
+    });
+  },
+};
 
 /** Whether a number is a whole angle in degrees, and would be an odd one in radians. */
 const isWholeAngle = (value: number): boolean => Number.isInteger(value / 5);
@@ -70,4 +101,4 @@ const degrees: Rule = {
     }),
 };
 
-export const angleRules: readonly Rule[] = [radians, degrees];
+export const angleRules: readonly Rule[] = [radians, degrees, pivot];

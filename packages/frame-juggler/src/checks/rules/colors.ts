@@ -7,7 +7,7 @@ import { Color, readColor } from '../../paint/color.ts';
 import type { Gradient } from '../../paint/gradient.ts';
 import { called, callsByLine, linesThat, verb } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
-import type { NotedCall } from '../watch.ts';
+import { optionsOf, type NotedCall } from '../watch.ts';
 
 /* Colors and gradients that come out other than their numbers were meant. */
 
@@ -78,15 +78,13 @@ function reach(gradient: Gradient, { left, top, right, bottom }: Box): [number, 
 }
 
 /** The colors that a call is given, of its fill and its stroke. */
-function colorsOf({ name, given }: NotedCall): Color[] {
-  const options = given.find((one) => typeof one === 'object' && one !== null) as Record<string, unknown> | undefined;
-  if (options === undefined) return [];
-  const { stroke } = options;
+function colorsOf(call: NotedCall): Color[] {
+  const { fill, stroke } = optionsOf(call);
   const inStroke = typeof stroke === 'object' && stroke !== null && 'color' in stroke ? stroke.color : stroke;
-  return [options.fill, inStroke].flatMap((one) => {
+  return [fill, inStroke].flatMap((one) => {
     // Names are not mistaken, and other paints have no numbers of their own.
     if (one instanceof Color) return [one];
-    return typeof one === 'string' && one.includes('(') ? [readColor(name, 'fill', one)] : [];
+    return typeof one === 'string' && one.includes('(') ? [readColor(call.name, 'fill', one)] : [];
   });
 }
 

@@ -5,6 +5,7 @@ import { isSameFrame } from '../../review/same-frame.ts';
 import {
   called,
   fillsCanvas,
+  isTurnedAside,
   itemsByLine,
   linesThat,
   stillKeys,
@@ -17,7 +18,7 @@ import {
 import { alphaOf } from '../../paint/color.ts';
 import type { Hidden } from '../../review/describe.ts';
 import type { Rule } from '../rule.ts';
-import type { NotedCall } from '../watch.ts';
+import { optionsOf } from '../watch.ts';
 
 /* Items that cannot be seen, or not as they were meant. */
 
@@ -31,11 +32,14 @@ const offCanvas: Rule = {
     const [{ canvas }] = evidence.details;
     const isLed = evidence.noted.asked.has('pointer');
     // A moving item may enter the canvas later.
-    const isOff = ({ description: { hidden, box }, key }: SeenItem): boolean =>
-      hidden === 'off the canvas' && still.has(key) && !(isLed && isAtRest(box, canvas));
+    const isLost = (seen: SeenItem): boolean => {
+      const { hidden, box } = seen.description;
+      if (hidden !== 'off the canvas' || !still.has(seen.key)) return false;
+      return !(isLed && isAtRest(box, canvas)) && !isTurnedAside(seen);
+    };
     return [
-      ...linesThat(evidence, isOff, (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely off the canvas, ${whereOff(items[0], evidence)}`), // prettier-ignore
-      ...mostlyOff(evidence, isOff),
+      ...linesThat(evidence, isLost, (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely off the canvas, ${whereOff(items[0], evidence)}`), // prettier-ignore
+      ...mostlyOff(evidence, isLost),
     ];
   },
 };
@@ -169,8 +173,9 @@ const corner: Rule = {
       const boxes = all.map(({ seen }) => seen.description.box);
       const isMeant = all.some(({ seen: { item, place }, detail: { log: own } }) => {
         if (item.shape !== 'rect' && item.shape !== 'picture') return true;
-        const options = callOf(own.calls, place)?.given.find((one) => typeof one === 'object' && one !== null);
-        return options === undefined || !('at' in options) || 'anchor' in options;
+        const call = own.callOf(place);
+        const options = call === undefined ? {} : optionsOf(call);
+        return !('at' in options) || 'anchor' in options;
       });
       if (isMeant) return [];
       const [first] = boxes;
@@ -180,7 +185,7 @@ const corner: Rule = {
       const isShifted = boxes.every(({ left, top, right, bottom }) => left > canvas.left - wide - 0.01 && top > canvas.top - high - 0.01 && right < canvas.right - wide + 0.01 && bottom < canvas.bottom - high + 0.01); // prettier-ignore
       if (!isFirst || !isShifted) return [];
       const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
-      const name = callOf(log.calls, items[0].place)?.name ?? items[0].item.shape;
+      const name = log.callOf(items[0].place)?.name ?? items[0].item.shape;
       const text = items.length === 1 ? `${called(items)} has its middle on the corner of the canvas` : `the first ${name} of ${items.length} has its middle on the corner of the canvas`; // prettier-ignore
       return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
     }),
@@ -325,11 +330,6 @@ const pictureEnlarged: Rule = {
 function pixelScale(fill: SeenItem['item']['fill'], transform: SeenItem['item']['transform']): number {
   if (typeof fill !== 'object' || fill.type !== 'picture' || !fill.smooth) return 0;
   return Math.sqrt(Math.abs(determinant(multiply(transform, fill.transform))));
-}
-
-/** The call that drew an item. */
-export function callOf(calls: readonly NotedCall[], place: number): NotedCall | undefined {
-  return calls.find(({ first, end, name }) => name !== 'group' && place >= first && place < end);
 }
 
 export const itemRules: readonly Rule[] = [

@@ -1,7 +1,7 @@
 import type { SourceLine } from '../../error.ts';
 import { placeOf, type Detail, type Evidence, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
-import type { NotedCall } from '../watch.ts';
+import { optionsOf, type NotedCall } from '../watch.ts';
 
 /* Styles and transforms that do nothing, or more than was meant. */
 
@@ -36,10 +36,7 @@ function styleCalls({ log }: Detail): StyleCall[] {
     else if (event.type === 'leave') inForce = stack.pop() ?? inForce;
     else {
       const { call } = event;
-      const options = (call.given.find((one) => typeof one === 'object' && one !== null) ?? {}) as Record<
-        string,
-        unknown
-      >;
+      const options = optionsOf(call);
       if (call.name === 'style') {
         const style = { call, keys: new Set(Object.keys(options)), used: new Set<string>() };
         all.push(style);
@@ -138,7 +135,7 @@ function outlinedTexts({ at, log, items: all }: Detail): Sighting[] {
     const reached = rest.slice(0, next < 0 ? undefined : next).filter((one) => isDrawing(one) && !hasOwnStroke(one));
     const text = reached.findIndex(({ name }) => name === 'text');
     // A text that comes first, or is nothing but its outline, is meant to have one.
-    if (text < 1 || !stroked.has(reached[text].first) || ownOptions(reached[text]).fill === 'none') return [];
+    if (text < 1 || !stroked.has(reached[text].first) || optionsOf(reached[text]).fill === 'none') return [];
     const { given, first, end } = reached[text];
     const items = Array.from({ length: end - first }, (_, n) => first + n + 1);
     return [{ line: call.line, frame: at, text: `the stroke set here also outlines the text “${String(given[0])}”`, items }]; // prettier-ignore
@@ -147,9 +144,7 @@ function outlinedTexts({ at, log, items: all }: Detail): Sighting[] {
 
 const setsStroke = ({ name, given: [options] }: NotedCall): boolean =>
   name === 'style' && (options as Record<string, unknown> | undefined)?.stroke !== undefined;
-const ownOptions = ({ given }: NotedCall): Record<string, unknown> =>
-  (given.find((one) => typeof one === 'object' && one !== null) ?? {}) as Record<string, unknown>;
-const hasOwnStroke = (call: NotedCall): boolean => ownOptions(call).stroke !== undefined;
+const hasOwnStroke = (call: NotedCall): boolean => optionsOf(call).stroke !== undefined;
 
 /** Whether a later call takes back what an earlier one set. */
 function undoes(call: NotedCall, later: NotedCall): boolean {

@@ -3,13 +3,12 @@ import { alphaOf, blueOf, greenOf, redOf } from '../../paint/color.ts';
 import { called, callsByLine, linesThat, stillKeys, verb, type Detail, type SeenItem } from '../evidence.ts';
 import { contrast, relativeLuminance } from '../luminance.ts';
 import type { Rule } from '../rule.ts';
-import { callOf } from './items.ts';
 
 /* Text that cannot be read. */
 
 /** How large a text is, in pixels of density 1; undefined for what is no text of the sketch's own. */
 function pixelSize({ place, item }: SeenItem, { frame, log }: Detail): number | undefined {
-  const call = callOf(log.calls, place);
+  const call = log.callOf(place);
   if (call?.name !== 'text' || call.textStyle === undefined) return undefined;
   return call.textStyle.size * largestScale(multiply(frame.view, item.transform));
 }
