@@ -38,7 +38,10 @@ async function choose(label: string): Promise<void> {
 
 /** Drags what is at a point of the sketch by so many pixels of the page; `while held` is done before it is let go. */
 async function drag(x: number, y: number, dx: number, dy: number, held?: () => Promise<void>): Promise<void> {
-  const box = (await viewer.page.locator('#canvas').boundingBox())!;
+  const canvas = viewer.page.locator('#canvas');
+  let box = await canvas.boundingBox();
+  // A picture that has just come puts another canvas in this one's place.
+  while (box === null) box = await canvas.boundingBox();
   const [left, top] = [box.x + (x / 400) * box.width, box.y + (y / 200) * box.height];
   await viewer.page.mouse.move(left, top);
   await viewer.page.mouse.down();
