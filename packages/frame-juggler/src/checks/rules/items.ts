@@ -141,17 +141,18 @@ const noPaint: Rule = {
   title: 'Painted with nothing',
   why: 'It has neither a visible fill nor a visible stroke.',
   cure: "Give it one: fill: 'teal', or stroke: { color: 'teal', width: 2 }.",
-  find: (evidence) =>
-    linesThat(
+  find(evidence) {
+    // An item may be about to fade in, but not where nothing ever changes.
+    const isForever = isStill(evidence);
+    return linesThat(
       evidence,
-      ({ description: { hidden } }) =>
-        // An item may be about to fade in, but not where nothing ever changes.
-        hidden === 'no paint' || (hidden === 'opacity 0' && isStill(evidence)),
+      ({ description: { hidden } }) => hidden === 'no paint' || (hidden === 'opacity 0' && isForever),
       (items) =>
         items[0].description.hidden === 'opacity 0'
           ? `${called(items)} ${verb(items, 'has', 'have')} an opacity of 0`
           : `${called(items)} ${verb(items, 'has', 'have')} neither fill nor stroke`,
-    ),
+    );
+  },
 };
 
 /** Whether a sketch shows one picture all through. */
@@ -169,7 +170,7 @@ const corner: Rule = {
   find: ({ details }) =>
     itemsByLine(details).flatMap(({ line, all }) => {
       const { detail } = all[0];
-      const { canvas, log } = detail;
+      const { canvas } = detail;
       const boxes = all.map(({ seen }) => seen.description.box);
       const isMeant = all.some(({ seen: { item, place }, detail: { log: own } }) => {
         if (item.shape !== 'rect' && item.shape !== 'picture') return true;
@@ -185,8 +186,7 @@ const corner: Rule = {
       const isShifted = boxes.every(({ left, top, right, bottom }) => left > canvas.left - wide - 0.01 && top > canvas.top - high - 0.01 && right < canvas.right - wide + 0.01 && bottom < canvas.bottom - high + 0.01); // prettier-ignore
       if (!isFirst || !isShifted) return [];
       const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
-      const name = log.callOf(items[0].place)?.name ?? items[0].item.shape;
-      const text = items.length === 1 ? `${called(items)} has its middle on the corner of the canvas` : `the first ${name} of ${items.length} has its middle on the corner of the canvas`; // prettier-ignore
+      const text = items.length === 1 ? `${called(items)} has its middle on the corner of the canvas` : `the first ${items[0].item.shape} of ${items.length} has its middle on the corner of the canvas`; // prettier-ignore
       return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
     }),
 };
