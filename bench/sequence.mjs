@@ -69,19 +69,20 @@ const theirs = () =>
     { count: frames, scale: density },
   );
 
-const rates = { ours: [], theirs: [] };
-for (let round = 0; round < 2; round++) {
-  rates.ours.push(ours('-o', path.join(folder, '%04d.png')));
-  rates.theirs.push(await theirs());
+// A machine that others use too goes now faster, now slower: what counts is the middle one of five pairs.
+const rounds = [];
+for (let round = 0; round < 5; round++) {
+  const pair = { ours: ours('-o', path.join(folder, '%04d.png')), theirs: await theirs() };
+  rounds.push({ ...pair, ratio: pair.ours / pair.theirs });
 }
 await browser.close();
 await server.close();
-const best = (list) => Math.max(...list);
+const middle = (figure) => rounds.map((round) => round[figure]).toSorted((a, b) => a - b)[2];
 const rate = (value) => `${value.toFixed(1)} frames/s`;
 console.log(`${frames} frames of the demo as PNG files, 1280 × 720, ${availableParallelism()} cores`);
-row('  juggle render, whole process', rate(best(rates.ours)));
-row("  Chromium's canvas and toBlob", rate(best(rates.theirs)));
-row('  ratio', (best(rates.ours) / best(rates.theirs)).toFixed(2), 'at least 2');
+row('  juggle render, whole process', rate(middle('ours')));
+row("  Chromium's canvas and toBlob", rate(middle('theirs')));
+row('  ratio', middle('ratio').toFixed(2), 'at least 2');
 
 // GIF: both are handed the same pictures, and both in this process.
 const few = Math.min(frames, 60);

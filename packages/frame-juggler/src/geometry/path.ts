@@ -86,78 +86,92 @@ export function ellipsePoint(
  * An empty path gives an empty box.
  */
 export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = path.length): Box {
-  const [a, b, c, d, e, f] = matrix;
-  const across = new Extent();
-  const down = new Extent();
-  // The current point and the subpath's first, both transformed, like all coordinates below.
-  let [x, y, startX, startY] = [0, 0, 0, 0];
-  const lineTo = (px: number, py: number): void => {
-    x = a * px + c * py + e;
-    y = b * px + d * py + f;
-    across.add(x);
-    down.add(y);
-  };
+  const across = new Extent(matrix[0], matrix[2], matrix[4]);
+  const down = new Extent(matrix[1], matrix[3], matrix[5]);
   for (let i = from; i < to; i += commandLength[path[i]]) {
     switch (path[i]) {
       case move:
-        lineTo(path[i + 1], path[i + 2]);
-        [startX, startY] = [x, y];
+        across.moveTo(path[i + 1], path[i + 2]);
+        down.moveTo(path[i + 1], path[i + 2]);
         break;
       case line:
-        lineTo(path[i + 1], path[i + 2]);
+        across.lineTo(path[i + 1], path[i + 2]);
+        down.lineTo(path[i + 1], path[i + 2]);
         break;
-      case quad: {
-        const [px, py, cx, cy] = [x, y, path[i + 1], path[i + 2]];
-        lineTo(path[i + 3], path[i + 4]);
-        across.quad(px, a * cx + c * cy + e, x);
-        down.quad(py, b * cx + d * cy + f, y);
+      case quad:
+        across.quadTo(path, i);
+        down.quadTo(path, i);
         break;
-      }
-      case cubic: {
-        const [px, py, cx, cy, dx, dy] = [x, y, path[i + 1], path[i + 2], path[i + 3], path[i + 4]];
-        lineTo(path[i + 5], path[i + 6]);
-        across.cubic(px, a * cx + c * cy + e, a * dx + c * dy + e, x);
-        down.cubic(py, b * cx + d * cy + f, b * dx + d * dy + f, y);
+      case cubic:
+        across.cubicTo(path, i);
+        down.cubicTo(path, i);
         break;
-      }
       case arc: {
-        const [cx, cy, rx, ry, start, sweep] = [path[i + 1], path[i + 2], path[i + 3], path[i + 4], path[i + 6], path[i + 7]]; // prettier-ignore
-        const { sin, cos } = sinCos(path[i + 5]);
-        across.ellipse(a * cx + c * cy + e, (a * cos + c * sin) * rx, (c * cos - a * sin) * ry, start, sweep);
-        down.ellipse(b * cx + d * cy + f, (b * cos + d * sin) * rx, (d * cos - b * sin) * ry, start, sweep);
-        const whole = Math.abs(sweep) >= 360;
-        if (!whole) lineTo(...arcPoint(path, i, start));
         // The end of a whole ellipse matters only to what follows it.
-        if (!whole || i + commandLength[arc] < to) lineTo(...arcPoint(path, i, start + sweep));
+        const ends = Math.abs(path[i + 7]) < 360 || i + commandLength[arc] < to ? arcEnds(path, i) : undefined;
+        const axes = sinCos(path[i + 5]);
+        across.arc(path, i, axes, ends);
+        down.arc(path, i, axes, ends);
         break;
       }
       default:
-        [x, y] = [startX, startY];
+        across.close();
+        down.close();
     }
   }
   return { left: across.least, top: down.least, right: across.most, bottom: down.most };
 }
 
-/** How far a path reaches along one axis: each axis has its own extremes, whatever happens along the other. */
+/** The first and the last point of the arc command at `i`. */
+function arcEnds(path: Path, i: number): [first: [number, number], last: [number, number]] {
+  return [arcPoint(path, i, path[i + 6]), arcPoint(path, i, path[i + 6] + path[i + 7])];
+}
+
+/**
+ * How far a path reaches along one axis, on which a point lies at u·x + v·y + w: each axis has its own extremes,
+ * whatever happens along the other.
+ */
 class Extent {
   least = Infinity;
   most = -Infinity;
+  /** Where the current point and the subpath's first lie. */
+  private now = 0;
+  private first = 0;
 
-  add(value: number): void {
-    if (value < this.least) this.least = value;
-    if (value > this.most) this.most = value;
+  constructor(
+    private readonly u: number,
+    private readonly v: number,
+    private readonly w: number,
+  ) {}
+
+  moveTo(x: number, y: number): void {
+    this.lineTo(x, y);
+    this.first = this.now;
   }
 
-  /** The inside of a quadratic curve whose ends are added: where its derivative is zero. */
-  quad(p0: number, p1: number, p2: number): void {
+  lineTo(x: number, y: number): void {
+    this.now = this.at(x, y);
+    this.add(this.now);
+  }
+
+  /** The inside of a quadratic curve has its extreme where its derivative is zero. */
+  quadTo(path: Path, i: number): void {
+    const p0 = this.now;
+    const p1 = this.at(path[i + 1], path[i + 2]);
+    this.lineTo(path[i + 3], path[i + 4]);
     if (this.holds(p1)) return;
-    const t = (p0 - p1) / (p0 - 2 * p1 + p2);
+    const t = (p0 - p1) / (p0 - 2 * p1 + this.now);
     const u = 1 - t;
-    if (t > 0 && t < 1) this.add(u * u * p0 + 2 * t * u * p1 + t * t * p2);
+    if (t > 0 && t < 1) this.add(u * u * p0 + 2 * t * u * p1 + t * t * this.now);
   }
 
-  /** The inside of a cubic curve whose ends are added: where its derivative 3·(A·t² + B·t + C) is zero. */
-  cubic(p0: number, p1: number, p2: number, p3: number): void {
+  /** The inside of a cubic curve has its extremes where its derivative 3·(A·t² + B·t + C) is zero. */
+  cubicTo(path: Path, i: number): void {
+    const p0 = this.now;
+    const p1 = this.at(path[i + 1], path[i + 2]);
+    const p2 = this.at(path[i + 3], path[i + 4]);
+    this.lineTo(path[i + 5], path[i + 6]);
+    const p3 = this.now;
     if (this.holds(p1) && this.holds(p2)) return;
     for (const t of roots(p3 - 3 * p2 + 3 * p1 - p0, 2 * (p2 - 2 * p1 + p0), p1 - p0)) {
       const u = 1 - t;
@@ -166,15 +180,37 @@ class Extent {
   }
 
   /**
-   * The inside of an arc (angles in degrees) of an ellipse whose coordinate is middle + u·cos θ + v·sin θ: it is
-   * furthest, by √(u² + v²), at θ = atan2(v, u) and opposite.
+   * An arc of the ellipse whose points lie at middle + x·cos θ + y·sin θ: they are furthest, by √(x² + y²), at
+   * θ = atan2(y, x) and opposite.
+   * @param axes of the angle by which the ellipse is turned
+   * @param ends its first and its last point, where they count
    */
-  ellipse(middle: number, u: number, v: number, start: number, sweep: number): void {
-    const reach = Math.sqrt(u * u + v * v);
+  arc(path: Path, i: number, { sin, cos }: { sin: number; cos: number }, ends?: ReturnType<typeof arcEnds>): void {
+    const middle = this.at(path[i + 1], path[i + 2]);
+    const x = (this.u * cos + this.v * sin) * path[i + 3];
+    const y = (this.v * cos - this.u * sin) * path[i + 4];
+    const [start, sweep] = [path[i + 6], path[i + 7]];
+    const reach = Math.sqrt(x * x + y * y);
     const whole = Math.abs(sweep) >= 360;
-    const furthest = whole ? 0 : (atan2(v, u) * 180) / Math.PI;
+    const furthest = whole ? 0 : (atan2(y, x) * 180) / Math.PI;
     if (whole || isAlong(furthest, start, sweep)) this.add(middle + reach);
     if (whole || isAlong(furthest + 180, start, sweep)) this.add(middle - reach);
+    if (ends === undefined) return;
+    if (!whole) this.lineTo(...ends[0]);
+    this.lineTo(...ends[1]);
+  }
+
+  close(): void {
+    this.now = this.first;
+  }
+
+  private at(x: number, y: number): number {
+    return this.u * x + this.v * y + this.w;
+  }
+
+  private add(value: number): void {
+    if (value < this.least) this.least = value;
+    if (value > this.most) this.most = value;
   }
 
   /** A curve never leaves the span of its control points. */

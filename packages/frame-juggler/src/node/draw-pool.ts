@@ -4,33 +4,32 @@ import { withSharedPictures } from './picture-memory.ts';
 
 /** Draws frames in a pool of threads, or in this thread if there are to be none. */
 export class DrawPool {
-  private pool: Promise<Tinypool> | undefined;
+  private readonly pool: Promise<Tinypool> | undefined;
 
-  /** @param threads how many, 0 for none; they start with the first task */
-  constructor(readonly threads: number) {}
+  /** @param threads how many, 0 for none; they start at once, while the first frame is stepped to and painted */
+  constructor(readonly threads: number) {
+    if (threads > 0) this.pool = openPool(threads);
+    // What fails is told by the first task: till then it must not count as unhandled.
+    this.pool?.catch(() => undefined);
+  }
 
   /** How many tasks are worth handing over before the first is awaited. */
   get depth(): number {
-    return this.threads === 0 ? 1 : this.threads * 2;
+    return this.threads === 0 ? 1 : this.threads * 3;
   }
 
   /** The indices of a task are transferred, not copied: the caller cannot use them afterwards. */
   async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
-    if (this.threads === 0) return draw(task);
+    if (this.pool === undefined) return draw(task);
     const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
     const transferList = 'indices' in task ? [task.indices.buffer as ArrayBuffer] : [];
-    return this.run(sent, transferList) as Promise<Uint8Array>;
+    return (await this.pool).run(sent, { transferList }) as Promise<Uint8Array>;
   }
 
   /** Draws a share of a frame. */
   async share(task: ShareTask): Promise<void> {
-    if (this.threads === 0) return drawShare(task);
-    await this.run({ ...task, frame: withSharedPictures(task.frame) });
-  }
-
-  private async run(task: unknown, transferList: ArrayBuffer[] = []): Promise<unknown> {
-    const pool = await (this.pool ??= openPool(this.threads));
-    return pool.run(task, { transferList });
+    if (this.pool === undefined) return drawShare(task);
+    await (await this.pool).run({ ...task, frame: withSharedPictures(task.frame) });
   }
 
   async close(): Promise<void> {

@@ -1,9 +1,10 @@
 import type { Frame } from '../frame/frame.ts';
-import type { Item } from '../frame/reader.ts';
+import { FrameReader, type Item } from '../frame/reader.ts';
 import { intersectBoxes, type Box } from '../geometry/box.ts';
 import { atan2 } from '../maths/arc.ts';
 import { alphaOf, blueOf, greenOf, redOf, type PackedColor } from '../paint/color.ts';
-import { canvasBox, reviewed } from './reviewed.ts';
+import { pathBox } from '../geometry/path.ts';
+import { canvasBox } from './reviewed.ts';
 import type { SeenShare } from './seen.ts';
 import { givenFrame } from '../frame/given-frame.ts';
 
@@ -14,7 +15,8 @@ const maxNamed = 6;
 interface Thing {
   readonly name: string;
   readonly labeled: boolean;
-  count: number;
+  /** What it is made of: groups that bear the name, and items by themselves. */
+  readonly wholes: Set<unknown>;
   box: Box;
   /** What can be seen of it, as a part of the canvas. */
   weight: number;
@@ -29,12 +31,11 @@ interface Thing {
  */
 export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): string {
   givenFrame.read('frameInWords', 'frame', frame);
-  const { items } = reviewed(frame);
-  const total = items.length;
+  const total = frame.order.length;
   if (total === 0) return `Nothing is drawn; the background is ${colorInWords(frame.background)}`;
-  const things = thingsOf(frame, shares);
-  if (things.length === 0) return `Nothing can be seen; ${total === 1 ? '1 thing is' : `${total} things are`} drawn`;
   const canvas = canvasBox(frame);
+  const things = thingsOf(frame, canvas, shares);
+  if (things.length === 0) return `Nothing can be seen; ${total === 1 ? '1 thing is' : `${total} things are`} drawn`;
   const named = [...things]
     .sort((one, other) => Number(other.labeled) - Number(one.labeled) || other.weight - one.weight)
     .slice(0, maxNamed)
@@ -43,33 +44,35 @@ export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): strin
   return `${text[0].toUpperCase()}${text.slice(1)}; ${total === 1 ? '1 thing' : `${total} things`}`;
 }
 
-function thingsOf(frame: Frame, shares: readonly SeenShare[] | undefined): Thing[] {
-  const canvas = canvasBox(frame);
+function thingsOf(frame: Frame, canvas: Box, shares: readonly SeenShare[] | undefined): Thing[] {
   const area = (canvas.right - canvas.left) * (canvas.bottom - canvas.top);
-  const { items, boxes } = reviewed(frame);
   const things = new Map<string, Thing>();
-  /** Things of a group are one. */
-  const groups = new Map<string, Set<unknown>>();
-  items.forEach((item, at) => {
+  const add = (item: Item, at: number): void => {
     const seen = shares?.[at].seen ?? Number(item.opacity > 0);
     if (seen === 0) return;
-    const { label, whole } = labelOf(item);
-    const name =
-      label ?? (item.text === undefined ? `${paintWord(item)}${item.shape}` : `“${item.text.replaceAll('\n', ' ')}”`);
-    const box = intersectBoxes(boxes[at], canvas);
+    const box = intersectBoxes(pathBox(item.outlines, item.transform, item.start, item.end), canvas);
     if (!(box.right >= box.left && box.bottom >= box.top)) return;
     const weight = (((box.right - box.left) * (box.bottom - box.top)) / area) * seen;
+    const { label, whole } = labelOf(item);
+    const name = label ?? ownName(item);
     const known = things.get(name);
-    if (known === undefined) things.set(name, { name, labeled: label !== undefined, count: 0, box, weight, at });
-    else {
-      known.box = unite(known.box, box);
-      known.weight += weight;
+    if (known === undefined) {
+      things.set(name, { name, labeled: label !== undefined, wholes: new Set([whole ?? at]), box, weight, at });
+      return;
     }
-    const parts = groups.get(name) ?? groups.set(name, new Set()).get(name)!;
-    parts.add(whole ?? at);
-    things.get(name)!.count = parts.size;
-  });
+    known.box = unite(known.box, box);
+    known.weight += weight;
+    known.wholes.add(whole ?? at);
+  };
+  let at = 0;
+  const visitor = { enter: () => undefined, leave: () => undefined, item: (item: Item) => add(item, at++) };
+  new FrameReader(frame).walk(frame.order, visitor, () => false);
   return [...things.values()];
+}
+
+/** What an item without a label is called. */
+function ownName(item: Item): string {
+  return item.text === undefined ? `${paintWord(item)}${item.shape}` : `“${item.text.replaceAll('\n', ' ')}”`;
 }
 
 /** The outermost label about an item, and the group that bears it. */
@@ -90,7 +93,8 @@ function unite(one: Box, other: Box): Box {
 }
 
 /** "a crane", "12 gulls", "“Tide 14:20”" */
-function withCount({ name, count }: Thing): string {
+function withCount({ name, wholes }: Thing): string {
+  const count = wholes.size;
   if (name.startsWith('“')) return count === 1 ? name : `${name} ${count} times`;
   // A label can be anything: plurals and uncountable nouns get no article.
   if (count === 1) return uncounted.test(name) ? name : `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${name}`;
