@@ -155,20 +155,6 @@ describe('a run', () => {
     await expect(painted(elsewhere)).rejects.not.toThrow(hint);
   }); // prettier-ignore
 
-  test('a call that a canvas does not know is told the nearest that it does, or all', async () => {
-    type Misread = Record<'circel' | 'moor', () => void>;
-    const painted = async (paint: (canvas: Misread) => void): Promise<unknown> => {
-      const run = new Run(defineSketch({ paint: paint as never }));
-      await run.goTo(0);
-      return run.paint();
-    };
-    await expect(painted((canvas) => canvas.circel())).rejects.toThrow(/^TypeError: canvas\.circel is not a function; did you mean "circle"\? \(run\.test\.ts/);
-    await expect(painted((canvas) => canvas.moor())).rejects.toThrow(/; expected one of dot, line, .*, save, restore, group \(/);
-    // Of something else, what was meant cannot be told.
-    const gulls = {} as Misread;
-    await expect(painted(() => gulls.circel())).rejects.toThrow(/^TypeError: gulls\.circel is not a function \(run\.test\.ts/);
-  }); // prettier-ignore
-
   test('assets are there before start; a broken one is named', async () => {
     const sketch = defineSketch({
       assets: { tides: asset.table(new URL('file:///quay/tides.csv')) },

@@ -1,5 +1,3 @@
-import { suggest } from './suggest.ts';
-
 /** A place in a source file; line and column count from 1. */
 export interface SourceLine {
   readonly file: string;
@@ -95,16 +93,12 @@ export function fail(fault: Fault): never {
 
 /**
  * Any thrown value as a SketchError: one of ours as it is, another wrapped, so that it has a place and a frame.
- * @param calls what a canvas can be asked to do, for a call of `canvas` that is none of them
- * @param hint what would most likely be right, where it is no such call
+ * @param hint what would most likely be right
  */
-export function asSketchError(thrown: unknown, calls: readonly string[] = [], hint?: string): SketchError {
+export function asSketchError(thrown: unknown, hint?: string): SketchError {
   if (thrown instanceof SketchError) return thrown;
   const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message}` : `threw ${show(thrown)}`;
-  // The value of a variable with another name is unknown.
-  const [, called] = /\bcanvas\.(\w+) is not a function/.exec(problem) ?? [];
-  const expected = called === undefined || calls.length === 0 ? hint : suggest(called, calls);
-  return new SketchError({ problem, expected, cause: thrown });
+  return new SketchError({ problem, expected: hint, cause: thrown });
 }
 
 /** A value as a person would write it, cut short: numbers and strings as source, objects by their outline. */
@@ -197,12 +191,26 @@ interface CallSite {
 
 const asCallSites = (_: unknown, calls: CallSite[]): CallSite[] => calls;
 
+/** Whether a function was called by the sketch, with only our own code between; true where the engine does not tell. */
+export function isCalledBySketch(called: object): boolean {
+  const calls = callsBelow(called, nearCalls);
+  const nearest = calls?.map((call) => call.getFileName()).find((file) => file !== null && !isHostCode(file));
+  return calls === undefined || (typeof nearest === 'string' && isSketchFile(nearest));
+}
+
 /**
  * Where the sketch called the library, in the code that is run; undefined where the engine does not tell.
  * @param above the call below which to look
  * @param most so many calls are looked at
  */
 function placeBelow(above: object, most: number): Place | undefined {
+  const call = callsBelow(above, most)?.find((call) => isSketchFile(call.getFileName() ?? 'node:'));
+  if (call === undefined) return undefined;
+  return { file: call.getFileName()!, at: (call.getLineNumber() ?? 0) * columns + (call.getColumnNumber() ?? 0) };
+}
+
+/** The calls below one of those at hand, innermost first, at most so many; undefined where the engine does not tell. */
+function callsBelow(above: object, most: number): CallSite[] | undefined {
   const engine = Error as {
     captureStackTrace?: (target: object, below: object) => void;
     prepareStackTrace?: unknown;
@@ -215,13 +223,7 @@ function placeBelow(above: object, most: number): Place | undefined {
   try {
     const holder: { stack?: unknown } = {};
     engine.captureStackTrace(holder, above);
-    if (!Array.isArray(holder.stack)) return undefined;
-    for (const call of holder.stack as CallSite[]) {
-      const file = call.getFileName();
-      if (file !== null && isSketchFile(file))
-        return { file, at: (call.getLineNumber() ?? 0) * columns + (call.getColumnNumber() ?? 0) };
-    }
-    return undefined;
+    return Array.isArray(holder.stack) ? (holder.stack as CallSite[]) : undefined;
   } finally {
     engine.prepareStackTrace = prepareStackTrace;
     engine.stackTraceLimit = stackTraceLimit;
@@ -245,14 +247,15 @@ function sketchLines(stack: string | undefined, most = Infinity): SourceLine[] {
 function isSketchFile(file: string): boolean {
   let known = sketchFiles.get(file);
   if (known === undefined) {
-    known =
-      !hostRoots.some((root) => file.startsWith(root) || `file://${file}`.startsWith(root)) &&
-      !file.includes('/node_modules/') &&
-      !file.startsWith('node:');
+    known = !isHostCode(file) && !file.includes('/node_modules/') && !file.startsWith('node:');
     if (sketchFiles.size > maxPlaces) sketchFiles.clear();
     sketchFiles.set(file, known);
   }
   return known;
+}
+
+function isHostCode(file: string): boolean {
+  return hostRoots.some((root) => file.startsWith(root) || `file://${file}`.startsWith(root));
 }
 
 function plainPath(file: string): string {

@@ -24,7 +24,10 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     'stroke: { dash }': 'dash dashArray strokeDasharray lineDash',
     stroke: 'strokeColor strokeStyle lineColor border outline',
   },
-  width: { width: 'weight thickness size strokeWidth lineWidth' },
+  width: {
+    width: 'weight thickness size strokeWidth lineWidth',
+    '[canvas.width / 2, canvas.height / 2]': 'center middle',
+  },
   color: { color: 'fill stroke paint' },
   opacity: { opacity: 'alpha transparency globalAlpha' },
   blend: { blend: 'blendMode mixBlendMode composite' },
@@ -56,6 +59,19 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   path: { 'path({ build })': 'beginPath moveTo lineTo bezierCurveTo quadraticCurveTo closePath' },
   picture: { picture: 'image img drawImage' },
   shape: { shape: 'custom' },
+  // What a moment holds.
+  frame: { frame: 'index count', 'paint(canvas, moment, state)': 'state' },
+  seconds: { seconds: 'time t elapsed now' },
+  delta: { delta: 'dt' },
+  pointer: { pointer: 'mouse cursor touch input' },
+  keys: { keys: 'keyboard key' },
+  // Of pointer, keys and chance.
+  down: { down: 'pressed held isDown isPressed' },
+  between: { between: 'range float real uniform random' },
+  int: { int: 'integer whole' },
+  pick: { pick: 'choice choose sample element' },
+  likely: { likely: 'chance bool boolean coin' },
+  normal: { normal: 'gaussian' },
 };
 
 /** Another word for one of `choices`, as it is written there. */
@@ -109,6 +125,7 @@ function editDistance(from: string, to: string): number {
 /** "did you mean x?", or the whole list where nothing is near. */
 export function suggest(word: unknown, choices: Iterable<string>): string {
   const list = [...choices];
+  if (list.length === 0) return 'there are none at all';
   if (typeof word !== 'string') return `expected one of ${list.join(', ')}`;
   const near = kinOf(word, list) ?? nearest(word, list);
   return near === undefined ? `expected one of ${list.join(', ')}` : `did you mean ${JSON.stringify(near)}?`;

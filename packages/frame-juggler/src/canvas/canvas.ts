@@ -1,6 +1,7 @@
 import { fail, sketchLine, type SourceLine } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameWriter } from '../frame/writer.ts';
+import { onlyKnown } from '../known-names.ts';
 import { givenMatrix } from '../geometry/given-matrix.ts';
 import {
   aboutPoint,
@@ -160,7 +161,8 @@ export class Canvas {
   private carry: number;
   private readonly surroundings: Surroundings;
   /** Finds the sketch's line; whoever has found it already says so, as a stack trace takes long. @internal */
-  lineOf: (call: string) => SourceLine | undefined = (call) => sketchLine(this[call as keyof this]);
+  lineOf: (call: string) => SourceLine | undefined = (call) =>
+    sketchLine(call in this ? this[call as keyof this] : undefined);
 
   constructor(
     private readonly setup: CanvasSetup,
@@ -550,10 +552,6 @@ for (const [name, kind] of Object.entries(shapes) as [keyof ShapeCalls, ShapeKin
   });
 
 const members = Object.getOwnPropertyNames(Canvas.prototype);
-const isCall = (member: string): boolean =>
-  typeof Object.getOwnPropertyDescriptor(Canvas.prototype, member)?.value === 'function';
-/** What a sketch can call of a canvas: the shapes, and all that stands between the constructor and `ready`. */
-export const canvasCalls: readonly string[] = [
-  ...Object.keys(shapes),
-  ...members.slice(1, members.indexOf('ready')).filter(isCall),
-];
+/** What a sketch can ask of a canvas: the shapes, and all that stands between the constructor and `ready`. */
+const known = [...Object.keys(shapes), ...members.slice(1, members.indexOf('ready'))];
+onlyKnown('canvas', () => known)(Canvas.prototype);

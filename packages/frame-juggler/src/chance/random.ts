@@ -1,6 +1,7 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus, xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus';
 import { fail } from '../error.ts';
+import { onlyKnown } from '../known-names.ts';
 import { hsl, type Color } from '../paint/color.ts';
 import { anything, callable, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
 import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
@@ -84,6 +85,8 @@ export interface RandomState {
   readonly state: readonly number[];
 }
 
+const asRandom = /* @__PURE__ */ onlyKnown('random');
+
 /** Under it a stream tells what it draws from, to whoever keeps where it has come to. */
 const origin = Symbol('origin');
 interface Stream extends Random {
@@ -117,7 +120,7 @@ function randomOf(seed: string | number, generator: Generator): Stream {
     return lo + (hi - lo) * unit();
   };
 
-  return {
+  return asRandom<Stream>({
     [origin]: { seed, generator },
     between(lo, hi) {
       const from = finite.read('random.between', 'lo', lo);
@@ -186,7 +189,7 @@ function randomOf(seed: string | number, generator: Generator): Stream {
     stream(key) {
       return seededRandom(`${seed}/${readSeed('random.stream', key)}`);
     },
-  };
+  });
 }
 
 function isCircle(area: unknown): area is Options<typeof circleTable> {

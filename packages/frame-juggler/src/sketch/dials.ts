@@ -1,4 +1,5 @@
 import { asSketchError, fail, show } from '../error.ts';
+import { onlyKnown } from '../known-names.ts';
 import { suggest } from '../suggest.ts';
 import { readColor, type ColorLike } from '../paint/color.ts';
 import {
@@ -157,15 +158,18 @@ export const dialMap: Kind<DialMap> = mapOf(
   'dials by name: { swell: dial.number(14) }',
 );
 
+const asDials = /* @__PURE__ */ onlyKnown('dials');
+
 /** The value of every dial: its own first value, or the one that is given under its name. */
 export function dialValues(map: DialMap, values: Readonly<Record<string, unknown>> = {}): Record<string, unknown> {
   for (const name of Object.keys(values)) dialNamed(map, name);
-  return Object.fromEntries(
+  const found = Object.fromEntries(
     Object.entries(map).map(([name, { initial, read }]) => [
       name,
       Object.hasOwn(values, name) ? read('dials', name, values[name]) : initial,
     ]),
   );
+  return asDials(found);
 }
 
 /** A value that was kept for a dial but no longer fits the sketch. */

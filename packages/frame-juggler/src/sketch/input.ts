@@ -1,4 +1,5 @@
 import type { View } from '../canvas/view.ts';
+import { onlyKnown } from '../known-names.ts';
 import { givenBy } from '../schema/given.ts';
 import { name, oneOf } from '../schema/kind.ts';
 import { pair } from '../schema/point.ts';
@@ -56,6 +57,9 @@ export interface Keys {
   justReleased(key: string): boolean;
 }
 
+const asPointer = /* @__PURE__ */ onlyKnown('pointer');
+const asKeys = /* @__PURE__ */ onlyKnown('keys');
+
 type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
 
 /** Pointer and keys of one run: one object each. A sketch may keep them, since they always describe the current frame. */
@@ -65,11 +69,11 @@ export class Input {
   private readonly keysPressed = new Set<string>();
   private readonly keysReleased = new Set<string>();
   private readonly outside: { readonly x: number; readonly y: number };
-  readonly keys: Keys = {
+  readonly keys = asKeys<Keys>({
     down: (key) => this.keysDown.has(readKey('keys.down', key)),
     justPressed: (key) => this.keysPressed.has(readKey('keys.justPressed', key)),
     justReleased: (key) => this.keysReleased.has(readKey('keys.justReleased', key)),
-  };
+  });
 
   /**
    * @param view where the canvas lies, so that a pointer that is not there rests outside it
@@ -80,7 +84,7 @@ export class Input {
     over: (label: string, x: number, y: number) => boolean,
   ) {
     this.outside = { x: view.left - view.width, y: view.top - view.height };
-    this.live = {
+    const live: Changing<Pointer> = asPointer({
       ...this.outside,
       inside: false,
       down: false,
@@ -88,9 +92,10 @@ export class Input {
       justReleased: false,
       over: (label) => {
         name.read('pointer.over', 'label', label);
-        return this.live.inside && over(label, this.live.x, this.live.y);
+        return live.inside && over(label, live.x, live.y);
       },
-    };
+    });
+    this.live = live;
   }
 
   get pointer(): Pointer {

@@ -1,9 +1,10 @@
-import { Canvas, canvasCalls } from '../canvas/canvas.ts';
+import { Canvas } from '../canvas/canvas.ts';
 import { makeView, type View } from '../canvas/view.ts';
 import { seededNoise, type Noise } from '../chance/noise.ts';
 import { seededRandom, type Random } from '../chance/random.ts';
 import { asSketchError, fail, show, SketchError } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
+import { onlyKnown } from '../known-names.ts';
 import type { HitTester } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
 import { givenBy } from '../schema/given.ts';
@@ -70,6 +71,9 @@ const frameNumber = whole(0);
 const givenCheckpoint = /* @__PURE__ */ givenBy<Checkpoint>('a checkpoint', 'run.checkpoint', 'frame', 'random');
 
 const startsFirst = 'await run.goTo(0) before';
+
+const asMoment = /* @__PURE__ */ onlyKnown('moment');
+const asAssets = /* @__PURE__ */ onlyKnown('assets');
 
 /**
  * One run of a sketch: it keeps the state, moves it on frame by frame and has frames painted. Time is the number of
@@ -263,7 +267,7 @@ export class Run {
     const [assets] = await this.call('load', () =>
       Promise.all([loadAssets(this.sketch.assets, host, onLoad), loadLetteringAtStart()]),
     );
-    this.assets = assets;
+    this.assets = asAssets(assets);
     this.at = 0;
     this.before = undefined;
     this.painted = undefined;
@@ -354,7 +358,7 @@ export class Run {
       this.inputSource?.onKeys?.();
       return found;
     };
-    return {
+    return asMoment({
       frame: this.at,
       seconds: this.at / frameRate,
       delta: 1 / frameRate,
@@ -372,7 +376,7 @@ export class Run {
       },
       dials: this.dialValues,
       assets: this.assets as Moment['assets'],
-    };
+    });
   }
 
   /** Calls a function of the sketch's, within the host's limit. */
@@ -391,11 +395,14 @@ export class Run {
     return result;
   }
 
-  /** What is most likely missing where a sketch takes a state and trips over something undefined. */
-  private missingState(thrown: unknown): string | undefined {
+  /** What would most likely be right where the engine itself stopped the sketch's code. */
+  private hintFor(thrown: unknown): string | undefined {
+    if (!(thrown instanceof TypeError)) return undefined;
+    if (thrown.message.includes('random is not a function'))
+      return 'expected random.between(0, 1) or another of its calls';
     const { step, paint } = this.sketch;
     const takesState = step !== undefined || paint.length > 2;
-    if (this.state !== undefined || !takesState || !(thrown instanceof TypeError) || !thrown.message.includes('undefined')) return undefined; // prettier-ignore
+    if (this.state !== undefined || !takesState || !thrown.message.includes('undefined')) return undefined;
     return 'the state is undefined, as start returns none: start: () => ({ x: 0 })';
   }
 
@@ -404,7 +411,7 @@ export class Run {
     try {
       return await call();
     } catch (thrown) {
-      throw asSketchError(thrown, canvasCalls, this.missingState(thrown)).inFrame(this.at);
+      throw asSketchError(thrown, this.hintFor(thrown)).inFrame(this.at);
     }
   }
 }

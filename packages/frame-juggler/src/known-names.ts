@@ -1,0 +1,27 @@
+import { fail, isCalledBySketch, show } from './error.ts';
+import { suggest } from './suggest.ts';
+
+/** What the language itself and page libraries look for in whatever they are handed. */
+const lookedFor = /^(?:[_$@]|(?:toJSON|then)$)/;
+
+/**
+ * Has a thing that sketches are handed refuse a name that is not there: in plain JavaScript a misspelt one is undefined,
+ * and turns up later as a NaN, or as something that never happens. It is done by the thing's prototype, which engines
+ * ask only once they have not found a name before: those that are there cost nothing. Only sketches are refused, not a
+ * console or a test runner that looks at the thing; `in` tells without an error.
+ * @param what what sketches most likely call it, for the message
+ * @param names those that are there; by default the thing's own
+ */
+/* @__NO_SIDE_EFFECTS__ */
+export function onlyKnown(
+  what: string,
+  names: (thing: object) => Iterable<string> = Object.keys,
+): <Thing extends object>(thing: Thing) => Thing {
+  const get = (plain: object, name: string | symbol, thing: object): unknown => {
+    if (typeof name === 'symbol' || name in plain || lookedFor.test(name) || !isCalledBySketch(get))
+      return Reflect.get(plain, name, thing);
+    return fail({ call: what, problem: `there is no ${show(name)}`, expected: suggest(name, names(thing)) });
+  };
+  const prototype = new Proxy({}, { get });
+  return (thing) => Object.setPrototypeOf(thing, prototype) as typeof thing;
+}
