@@ -8,6 +8,7 @@ import { pathToFileURL } from 'node:url';
 import { expect } from '@jest/globals';
 import {
   addHostCode,
+  asLoadError,
   asset,
   asSketchError,
   Canvas,
@@ -321,6 +322,11 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     const open = (sketch: Sketch): Run => new Run(sketch);
     const checkup = await checkSketch(harbor, { frames: [0, 59], open, now: () => performance.now(), onProgress() {} });
     console.log(checkupLines(checkup).join('\n'));
+  },
+  async asLoadError() {
+    const names = Object.keys(await import('frame-juggler'));
+    const file = './harbor.js';
+    await import(file).catch((thrown: unknown) => console.error(asLoadError(thrown, names).message));
   },
   async asSketchError() {
     try {

@@ -31,6 +31,9 @@ const folder = temporaryFolder({
   'lonely.ts': "import './nowhere.ts';\n",
   'other.ts': 'export default { paint() {} };\n',
   'empty.ts': 'export const x = 1;\n',
+  'named.ts': "import { defineSketch } from 'frame-juggler';\nexport const quay = defineSketch({ paint() {} });\n",
+  'misnamed.ts': "interface Gull { x: number }\nimport {\n  defineSketch,\n  swin,\n} from 'frame-juggler';\nexport default defineSketch({ paint: () => void swin });\n",
+  'misspelt.ts': "import { defineSketch } from 'frame-jugler';\nexport default defineSketch({ paint() {} });\n",
   'notes.txt': '',
 }); // prettier-ignore
 afterAll(folder.remove);
@@ -79,9 +82,12 @@ describe('juggle render', () => {
     [['empty.ts', '-o', 'x.png'], 'juggle: empty.ts has no default export; expected export default defineSketch({ … })\n'],
     [['broken.ts', '-o', 'x.png'], 'juggle: broken.ts cannot be read: Expected `,` or `]` but found `:` (broken.ts:9:38)\n'],
     [['broken.mjs', '-o', 'x.png'], "juggle: broken.mjs cannot be read: Unexpected token (broken.mjs:1:17)\n"],
+    [['named.ts', '-o', 'x.png'], 'juggle: named.ts exports a sketch as quay, not as its default; expected export default quay\n'],
+    [['misnamed.ts', '-o', 'x.png'], 'juggle: frame-juggler exports no swin; did you mean "swing"? (misnamed.ts:4:3)\n'],
+    [['misspelt.ts', '-o', 'x.png'], 'juggle: misspelt.ts imports frame-jugler, which is not there; did you mean frame-juggler?\n'],
     [['lonely.ts', '-o', 'x.png'], 'juggle: lonely.ts imports nowhere.ts, which is not there\n'],
     [['typo.ts', '-o', 'x.png'], 'juggle: circle: there is no option "raduis"; did you mean "radius"? (typo.ts:9:12, frame 0)\n'],
-    [['nan.ts', '-o', 'x.png'], 'juggle: circle: at [1,NaN] is not a point; expected [x, y] or { x, y } with finite numbers (nan.ts:9:12, frame 0)\n'],
+    [['nan.ts', '-o', 'x.png'], 'juggle: circle: at [1,NaN] is not a point; expected [x, y] or { x, y } with finite numbers; is a name misspelt? (nan.ts:9:12, frame 0)\n'],
     [['throws.ts', '-o', 'x.png', '--frame', '7'], 'juggle: Error: squall (throws.ts:9:30, frame 7)\n'],
     [['buoy.ts', '-o', 'x.bmp'], 'juggle: x.bmp is not a kind of file that can be written; expected one of png, svg, gif, apng, y4m, mp4, webm\n'],
     [['buoy.ts', '-o', 'nowhere/x.png'], 'juggle: nowhere/x.png could not be written: nowhere is not there\n'],

@@ -103,8 +103,8 @@ describe('whoever only looks is not refused', () => {
 
 test('a value that is NaN is told where that comes from; another is not', async () => {
   const wrong = (radius: number): Promise<unknown> => painted((canvas) => canvas.circle({ at: [3, 3], radius } as never));
-  await expect(wrong(NaN)).rejects.toThrow('expected a number, 0 or more; a misspelt name gives NaN, and so does 0 / 0');
-  await expect(painted((canvas) => canvas.dot({ at: [4, NaN] } as never))).rejects.toThrow('; a misspelt name gives NaN');
-  await expect(painted((canvas) => canvas.dot({ at: { x: NaN, y: 1 } } as never))).rejects.toThrow('; a misspelt name gives NaN');
+  await expect(wrong(NaN)).rejects.toThrow('expected a number, 0 or more; is a name misspelt?');
+  await expect(painted((canvas) => canvas.dot({ at: [4, NaN] } as never))).rejects.toThrow('; is a name misspelt');
+  await expect(painted((canvas) => canvas.dot({ at: { x: NaN, y: 1 } } as never))).rejects.toThrow('; is a name misspelt');
   await expect(wrong(-1)).rejects.not.toThrow('NaN');
 }); // prettier-ignore

@@ -65,6 +65,10 @@ describe('juggle play', () => {
     await until(failure, new RegExp(`^lamp.ts, line 12 in frame ${await frame()}circle: at \\[1,(NaN|Infinity)\\] is not a point`));
     expect(await color()).toBe(green);
 
+    save(sketch('#0000ff', 'void swin;').replace('import {', 'import { swin,'));
+    await until(failure, /frame-juggler exports no swin; did you mean "swing"\?/);
+    expect(await color()).toBe(green);
+
     save(sketch('#0000ff', 'canvas.circle({;'));
     await until(failure, /lamp\.ts:12/);
     expect(await color()).toBe(green);

@@ -43,8 +43,9 @@ export class SketchError extends Error {
     super('', cause === undefined ? undefined : { cause });
     this.call = call;
     this.option = option;
-    const words = [call && `${call}:`, option, 'value' in fault && show(fault.value), problem];
-    this.reason = joined([joined(words, ' '), expected], '; ');
+    const shown = 'value' in fault ? show(fault.value) : '';
+    const words = joined([call && `${call}:`, option, shown, problem], ' ');
+    this.reason = joined([words, expected, shown.includes('NaN') && 'is a name misspelt?'], '; ');
     // A fault that wraps another error happened where that one did.
     const lines = sketchLines(cause instanceof Error ? cause.stack : fullStack(this));
     this.source = lines[0];
@@ -120,14 +121,14 @@ export function show(value: unknown): string {
 }
 
 // This module lies in the library's root folder, so whatever lies below that is the library and not a sketch.
-const hostRoots = [import.meta.url.replace(/[^/]*$/, '')];
+const hostRoots = [plainPath(import.meta.url.replace(/[^/]*$/, ''))];
 /** What was found out of files: whether they are a sketch's. */
 const sketchFiles = new Map<string, boolean>();
 const framePattern = /((?:file|https?):\/\/[^\s()]+|\/[^\s():]+|[A-Za-z]:\\[^\s():]+):(\d+):(\d+)/;
 
 /** Tells that the code below a folder (as a URL that ends in `/`) is a host's, so that no error is placed there. */
 export function addHostCode(root: string): void {
-  hostRoots.push(root);
+  hostRoots.push(plainPath(String(root)));
   sketchFiles.clear();
 }
 
@@ -149,11 +150,11 @@ function fullStack(error: Error): string | undefined {
  */
 export function sketchLine(entry?: unknown): SourceLine | undefined {
   const place = (typeof entry === 'function' ? placeBelow(entry, 1) : undefined) ?? placeBelow(sketchLine, nearCalls);
-  if (place === undefined) return sketchLines(fullStack(new Error()), 1)[0];
+  if (place === undefined) return sketchLines(fullStack(new Error()))[0];
   // Writing a stack out, by its source map too, takes far longer than finding out that it is of a known place.
   const known = linesByPlace.get(place.file)?.get(place.at);
   if (known !== undefined) return known;
-  const line = sketchLines(fullStack(new Error()), 1)[0];
+  const line = sketchLines(fullStack(new Error()))[0];
   if (line !== undefined) keepLine(place, line);
   return line;
 }
@@ -230,16 +231,15 @@ function callsBelow(above: object, most: number): CallSite[] | undefined {
   }
 }
 
-/** The lines of a stack trace that are neither the library's nor the host's, innermost first; at most `most` of them. */
-function sketchLines(stack: string | undefined, most = Infinity): SourceLine[] {
+/** The lines of a stack trace that are neither the library's nor the host's, innermost first. */
+function sketchLines(stack: string | undefined): SourceLine[] {
   const lines: SourceLine[] = [];
   for (const row of (stack ?? '').split('\n')) {
     const found = framePattern.exec(row);
     if (!found) continue;
     const [, file, line, column] = found;
-    if (!isSketchFile(file) || row.includes('node:')) continue;
-    lines.push({ file: plainPath(file), line: Number(line), column: Number(column) });
-    if (lines.length >= most) break;
+    if (isSketchFile(file) && !row.includes('node:'))
+      lines.push({ file: plainPath(file), line: Number(line), column: Number(column) });
   }
   return lines;
 }
@@ -255,7 +255,7 @@ function isSketchFile(file: string): boolean {
 }
 
 function isHostCode(file: string): boolean {
-  return hostRoots.some((root) => file.startsWith(root) || `file://${file}`.startsWith(root));
+  return hostRoots.some((root) => plainPath(file).startsWith(root));
 }
 
 function plainPath(file: string): string {

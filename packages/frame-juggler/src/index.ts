@@ -124,4 +124,5 @@ export { itemsAt } from './review/items-at.ts';
 export { isSameFrame } from './review/same-frame.ts';
 export { addHostCode, asSketchError, SketchError, sketchLine } from './error.ts';
 export type { SourceLine } from './error.ts';
+export { asLoadError } from './sketch/load-error.ts';
 export type { Pair, Place, Point } from './schema/point.ts';

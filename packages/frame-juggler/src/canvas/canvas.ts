@@ -544,7 +544,15 @@ function readAbout(call: string, options: AboutOptions | undefined): Point | und
 
 for (const [name, kind] of Object.entries(shapes) as [keyof ShapeCalls, ShapeKind<object>][])
   Object.defineProperty(Canvas.prototype, name, {
-    value(this: Canvas, options: ShapeOptions) {
+    value(this: Canvas, options: ShapeOptions, ...more: unknown[]) {
+      // What is no options object is told so.
+      if (more.length > 0 && typeof options === 'object' && !Array.isArray(options))
+        fail({
+          call: name,
+          value: more[0],
+          problem: 'is more than it takes',
+          expected: 'put all into its one options object',
+        });
       this['draw'](kind, options);
     },
     writable: true,
@@ -553,5 +561,5 @@ for (const [name, kind] of Object.entries(shapes) as [keyof ShapeCalls, ShapeKin
 
 const members = Object.getOwnPropertyNames(Canvas.prototype);
 /** What a sketch can ask of a canvas: the shapes, and all that stands between the constructor and `ready`. */
-const known = [...Object.keys(shapes), ...members.slice(1, members.indexOf('ready'))];
-onlyKnown('canvas', () => known)(Canvas.prototype);
+export const canvasNames: readonly string[] = [...Object.keys(shapes), ...members.slice(1, members.indexOf('ready'))];
+onlyKnown('canvas', () => canvasNames)(Canvas.prototype);

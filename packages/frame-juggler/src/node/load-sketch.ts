@@ -1,9 +1,11 @@
-import { statSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { asSketchError, SketchError } from '../error.ts';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import { SketchError, type SourceLine } from '../error.ts';
+import { asLoadError, missingExport } from '../sketch/load-error.ts';
 import { isSketch, type Sketch } from '../sketch/sketch.ts';
 import { kindOf } from '../schema/kind.ts';
+import { nearest } from '../suggest.ts';
 import { givenPath } from './given.ts';
 
 /** The kinds of file that can hold a sketch. */
@@ -33,7 +35,7 @@ export async function loadSketch(
   try {
     loaded = await importModule(url.href);
   } catch (error) {
-    throw loadError(file, error);
+    throw await loadError(file, error);
   }
   return readSketch(file, loaded);
 }
@@ -49,6 +51,12 @@ export function readSketch(file: string, loaded: { default?: unknown }): Sketch 
   givenPath.read('readSketch', 'file', file);
   givenModule.read('readSketch', 'loaded', loaded);
   if (isSketch(loaded.default)) return loaded.default;
+  const named = Object.entries(loaded).find(([, value]) => isSketch(value))?.[0];
+  if (named !== undefined)
+    throw new SketchError({
+      problem: `${file} exports a sketch as ${named}, not as its default`,
+      expected: `expected export default ${named}`,
+    });
   const problem = 'default' in loaded ? 'does not export a sketch as its default' : 'has no default export';
   throw new SketchError({ problem: `${file} ${problem}`, expected: 'expected export default defineSketch({ … })' });
 }
@@ -69,13 +77,32 @@ export function checkSketchFile(file: string): number {
   return found.mtimeMs;
 }
 
-function loadError(file: string, error: unknown): SketchError {
+async function loadError(file: string, error: unknown): Promise<SketchError> {
   if (error instanceof SketchError) return error;
+  const names = Object.keys(await import('../index.ts'));
   const missing = /Cannot find (?:module|package) '([^']+)'/.exec(error instanceof Error ? error.message : '');
   if (missing) {
     const what = missing[1].replace(/^.*\/(?=[^/]+$)/, '');
-    return new SketchError({ problem: `${file} imports ${what}, which is not there` });
+    const near = nearest(what, ['frame-juggler']);
+    return new SketchError({
+      problem: `${file} imports ${what}, which is not there`,
+      expected: near && `did you mean ${near}?`,
+    });
   }
+  const asked = missingExport(error);
+  if (asked !== undefined) return asLoadError(error, names).at(whereAsked((error as Error).stack, asked.name));
   if (error instanceof SyntaxError) return new SketchError({ problem: `${file} cannot be read: ${error.message}` });
-  return asSketchError(error);
+  return asLoadError(error, names);
+}
+
+/** Where a file imports a name. Above the stack Node tells the file, and a line of it or of the compiled code. */
+function whereAsked(stack: string | undefined, name: string): SourceLine | undefined {
+  const [, place] = /^(.+?)(?:\?.*)?:\d+\n/.exec(stack ?? '') ?? [];
+  if (place === undefined) return undefined;
+  const file = place.startsWith('file:') ? fileURLToPath(place) : place;
+  if (statSync(file, { throwIfNoEntry: false })?.isFile() !== true) return undefined;
+  const [before, ...rest] = readFileSync(file, 'utf8').split(new RegExp(`\\b${name}\\b`), 2);
+  if (rest.length === 0) return undefined;
+  const lines = before.split('\n');
+  return { file, line: lines.length, column: lines.at(-1)!.length + 1 };
 }

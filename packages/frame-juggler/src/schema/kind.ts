@@ -39,21 +39,9 @@ export class Kind<Value> {
   /** Says what is wrong with a value that is not allowed. @throws SketchError always */
   refuse(call: string, option: string, value: unknown): never {
     if (value === undefined) missing(call, option, this.words);
-    const { part = { name: '', value }, problem, expected } = this.complain(value, this.words);
-    return fail({
-      call,
-      option: `${option}${part.name}`,
-      value: part.value,
-      problem,
-      expected: `${expected}${whyNaN(value)}`,
-    });
+    const { part = { name: '', value }, ...complaint } = this.complain(value, this.words);
+    return fail({ call, option: `${option}${part.name}`, value: part.value, ...complaint });
   }
-}
-
-/** Where a NaN most likely comes from; nothing where there is none. */
-function whyNaN(value: unknown): string {
-  const parts: unknown[] = typeof value === 'object' && value !== null ? Object.values(value) : [value];
-  return parts.some(Number.isNaN) ? '; a misspelt name gives NaN, and so does 0 / 0' : '';
 }
 
 /** What is wrong with a part of a value, by the part's name. */

@@ -1,4 +1,4 @@
-import { Canvas } from '../canvas/canvas.ts';
+import { Canvas, canvasNames } from '../canvas/canvas.ts';
 import { makeView, type View } from '../canvas/view.ts';
 import { seededNoise, type Noise } from '../chance/noise.ts';
 import { seededRandom, type Random } from '../chance/random.ts';
@@ -396,14 +396,16 @@ export class Run {
   }
 
   /** What would most likely be right where the engine itself stopped the sketch's code. */
-  private hintFor(thrown: unknown): string | undefined {
-    if (!(thrown instanceof TypeError)) return undefined;
-    if (thrown.message.includes('random is not a function'))
-      return 'expected random.between(0, 1) or another of its calls';
-    const { step, paint } = this.sketch;
-    const takesState = step !== undefined || paint.length > 2;
-    if (this.state !== undefined || !takesState || !thrown.message.includes('undefined')) return undefined;
-    return 'the state is undefined, as start returns none: start: () => ({ x: 0 })';
+  private async hintFor(thrown: unknown): Promise<string | undefined> {
+    if (thrown instanceof SketchError) return undefined;
+    try {
+      const { hintFor } = await import('./hints.ts');
+      const moment = Object.keys(this.moment(this.stepRandom));
+      return hintFor(thrown, { sketch: this.sketch, state: this.state, moment, canvas: canvasNames });
+    } catch {
+      // Without a connection there is the error by itself.
+      return undefined;
+    }
   }
 
   /** Calls the sketch's own code; an error in it gets the frame's number. */
@@ -411,7 +413,7 @@ export class Run {
     try {
       return await call();
     } catch (thrown) {
-      throw asSketchError(thrown, this.hintFor(thrown)).inFrame(this.at);
+      throw asSketchError(thrown, await this.hintFor(thrown)).inFrame(this.at);
     }
   }
 }

@@ -1,5 +1,6 @@
 import {
   addHostCode,
+  asLoadError,
   asSketchError,
   checkSketch,
   cssColor,
@@ -114,6 +115,8 @@ async function load({ module, why }: Extract<ToWorker, { type: 'open' }>): Promi
   try {
     const { default: sketch } = (await import(/* @vite-ignore */ module)) as { default?: unknown };
     if (isSketch(sketch)) return sketch;
+  } catch (thrown) {
+    throw asLoadError(thrown, Object.keys(await import('frame-juggler')));
   } finally {
     calls.end();
   }

@@ -1,0 +1,49 @@
+import { colorNames } from '../paint/color-names.ts';
+import type { Sketch } from './sketch.ts';
+
+/*
+ * What a sketch most likely meant where the engine itself stopped its code: errors of JavaScript, which name what is
+ * wrong and not what would be right. Loaded once there is such an error.
+ */
+
+/** Where a sketch was stopped. */
+export interface Stop {
+  readonly sketch: Sketch;
+  readonly state: unknown;
+  /** What is in the moment that it is given. */
+  readonly moment: readonly string[];
+  /** What a canvas can be asked. */
+  readonly canvas: readonly string[];
+}
+
+/** What would most likely be right; undefined where that cannot be told. */
+export function hintFor(thrown: unknown, stop: Stop): string | undefined {
+  if (thrown instanceof ReferenceError) {
+    const name = undefinedName(thrown);
+    return name && hintForName(name, stop);
+  }
+  if (!(thrown instanceof TypeError)) return undefined;
+  if (thrown.message.includes('random is not a function'))
+    return 'expected random.between(0, 1) or another of its calls';
+  const { step, paint } = stop.sketch;
+  const takesState = step !== undefined || paint.length > 2;
+  return takesState && stop.state === undefined && thrown.message.includes('undefined')
+    ? 'the state is undefined, as start returns none: start: () => ({ x: 0 })'
+    : undefined;
+}
+
+/** The name that was used and never declared, as engines say it. */
+export function undefinedName({ message }: ReferenceError): string | undefined {
+  const [, name, sought] = /^(\w+) is not defined|variable: (\w+)/.exec(message) ?? [];
+  return name ?? sought;
+}
+
+function hintForName(name: string, { moment, canvas }: Stop): string {
+  if (moment.includes(name)) return `take it from the moment: paint(canvas, { ${name} })`;
+  if (canvas.includes(name)) return `did you mean canvas.${name}?`;
+  if (name in Math) return `did you mean Math.${name}?`;
+  if (colorNames.has(name)) return `a color's name stands in quotes: '${name}'`;
+  if (name === 'document' || name === 'window')
+    return 'a sketch can do without a page: it also runs in Node and in workers';
+  return `declare ${name}, or import it`;
+}

@@ -1,0 +1,36 @@
+import { asSketchError, SketchError } from '../error.ts';
+import { listOf, text } from '../schema/kind.ts';
+import { suggest } from '../suggest.ts';
+import { undefinedName } from './hints.ts';
+
+const nameList = listOf(text, 'names');
+/** The library, as bundlers and servers write where it is; the viewer's own has it in a folder of that name. */
+const library = /^\/library\/|(?:^|\/)frame-juggler(?:$|\/\w+$|\/dist\/|[._])/;
+
+/**
+ * What went wrong as a sketch's file was imported, with what would be right where it asked the library for a name that
+ * it has not, or used one without importing it. For hosts that import sketches by themselves.
+ * @param thrown what the import threw
+ * @param names what the library exports: `Object.keys(await import('frame-juggler'))`
+ */
+export function asLoadError(thrown: unknown, names: readonly string[]): SketchError {
+  nameList.read('asLoadError', 'names', names);
+  const asked = missingExport(thrown);
+  if (asked !== undefined && library.test(asked.module))
+    return new SketchError({
+      problem: `frame-juggler exports no ${asked.name}${names.includes(asked.name) ? ' there' : ''}`,
+      expected: names.includes(asked.name) ? importOf(asked.name) : suggest(asked.name, names),
+    });
+  const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
+  return asSketchError(thrown, name !== undefined && names.includes(name) ? importOf(name) : undefined);
+}
+
+/** What a file imported of a module that does not export it, as engines say it; Safari does not name the module. */
+export function missingExport(thrown: unknown): { name: string; module: string } | undefined {
+  if (!(thrown instanceof SyntaxError)) return undefined;
+  const [, name] = /(?:export named:?|binding name) ['"](\w+)/.exec(thrown.message) ?? [];
+  const [, module = 'frame-juggler'] = /requested module ['"]([^'"]+)/.exec(thrown.message) ?? [];
+  return name === undefined ? undefined : { name, module };
+}
+
+const importOf = (name: string): string => `expected import { ${name} } from 'frame-juggler'`;

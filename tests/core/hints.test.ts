@@ -1,0 +1,83 @@
+import { describe, expect, test } from '@jest/globals';
+import { asLoadError, defineSketch, Run, SketchError } from '../../packages/frame-juggler/src/index.ts';
+
+/** What a paint that runs into the engine itself is told: the reason, without the place. */
+async function reasonOf(paint: () => unknown): Promise<string> {
+  const run = new Run(defineSketch({ paint: paint as () => void }));
+  await run.goTo(0);
+  const thrown = await run.paint().catch((error: unknown) => error as SketchError);
+  return thrown instanceof SketchError ? thrown.reason : 'nothing was wrong';
+}
+
+const undeclared = (name: string) => (): unknown => new Function(`return ${name}`)();
+
+describe('a name that is declared nowhere', () => {
+  test.each([
+    ['seconds', 'take it from the moment: paint(canvas, { seconds })'],
+    ['pointer', 'take it from the moment: paint(canvas, { pointer })'],
+    ['circle', 'did you mean canvas.circle?'],
+    ['translate', 'did you mean canvas.translate?'],
+    ['sin', 'did you mean Math.sin?'],
+    ['PI', 'did you mean Math.PI?'],
+    ['teal', "a color's name stands in quotes: 'teal'"],
+    ['document', 'a sketch can do without a page: it also runs in Node and in workers'],
+    ['jetty', 'declare jetty, or import it'],
+  ])('%s', async (name, hint) => {
+    expect(await reasonOf(undeclared(name))).toBe(`ReferenceError: ${name} is not defined; ${hint}`);
+  });
+
+  test('is read in what Safari says, too', async () => {
+    const says = (message: string) => () => Promise.reject(new ReferenceError(message));
+    const run = new Run(defineSketch({ start: says("Can't find variable: teal"), paint: () => undefined }));
+    await expect(run.goTo(0)).rejects.toThrow("variable: teal; a color's name stands in quotes");
+  });
+});
+
+test('an error of the sketch itself gets no hint', async () => {
+  const failing = (error: unknown) => (): never => {
+    throw error;
+  };
+  expect(await reasonOf(failing(new Error('squall')))).toBe('Error: squall');
+  expect(await reasonOf(failing('teal is not defined'))).toBe('threw "teal is not defined"');
+  expect(await reasonOf(failing(new TypeError('gulls.circel is not a function')))).toBe('TypeError: gulls.circel is not a function');
+}); // prettier-ignore
+
+test('a shape that is handed more than its options is not drawn without the rest', async () => {
+  const paint = (canvas: unknown): void =>
+    (canvas as Record<string, (...all: object[]) => void>).circle({ at: [4, 4], radius: 2 }, { fill: 'teal' });
+  expect(await reasonOf(paint as never)).toBe(
+    'circle: {"fill":"teal"} is more than it takes; put all into its one options object',
+  );
+});
+
+describe('asLoadError', () => {
+  const names = ['swing', 'defineSketch', 'dial'];
+  const asked = (message: string): string => asLoadError(new SyntaxError(message), names).reason;
+
+  test.each([
+    ['Node', "The requested module 'frame-juggler' does not provide an export named 'swin'"],
+    ['a server', "The requested module '/node_modules/.vite/deps/frame-juggler.js?v=3f' does not provide an export named 'swin'"],
+    ['a checkout', "The requested module '/@fs/quay/packages/frame-juggler/dist/index.js' does not provide an export named 'swin'"],
+    ['Firefox', "The requested module 'http://localhost/frame-juggler/dist/index.js' doesn't provide an export named: 'swin'"],
+    ['Safari', "Importing binding name 'swin' is not found."],
+  ])('an export that is not there, as %s says it, leads to the nearest', (_, message) => {
+    expect(asked(message)).toBe('frame-juggler exports no swin; did you mean "swing"?');
+  }); // prettier-ignore
+
+  test('one that another entry point has leads there', () => {
+    expect(asked("The requested module 'frame-juggler/browser' does not provide an export named 'dial'")).toBe("frame-juggler exports no dial there; expected import { dial } from 'frame-juggler'");
+  }); // prettier-ignore
+
+  test("one of the sketch's own files is left as it is, and so is any other error", () => {
+    const own = "The requested module './frame-juggler-sketches/gull.js' does not provide an export named 'swin'";
+    expect(asked(own)).toBe(`SyntaxError: ${own}`);
+    expect(asked('Unexpected token')).toBe('SyntaxError: Unexpected token');
+    const error = new SketchError({ problem: 'is broken' });
+    expect(asLoadError(error, names)).toBe(error);
+  });
+
+  test('a call that was not imported is told how', () => {
+    expect(asLoadError(new ReferenceError('swing is not defined'), names).reason).toBe("ReferenceError: swing is not defined; expected import { swing } from 'frame-juggler'");
+    expect(asLoadError(new ReferenceError('gull is not defined'), names).reason).toBe('ReferenceError: gull is not defined');
+  }); // prettier-ignore
+});
