@@ -31,7 +31,46 @@ describe('colors', () => {
     ['color(prophoto-rgb 0.5 0.5 0.5)', '#929292'],
     ['color(rec2020 1 1 1)', '#ffffff'],
     ['color(display-p3 0.5 0.5 0.5)', '#808080'],
+    // Of CSS Color 5: mixed, and relative to another.
+    ['color-mix(in srgb, red, blue)', '#800080'],
+    ['color-mix(in srgb, red 30%, blue)', '#4d00b3'],
+    ['color-mix(in srgb, red, blue 30%)', '#b3004d'],
+    ['color-mix(in srgb, red 20%, blue 20%)', '#80008066'],
+    ['color-mix(in srgb, red 0%, blue 0%)', '#00000000'],
+    ['color-mix(in srgb, rgb(255 0 0 / 0), blue)', '#0000ff80'],
+    ['color-mix(in hsl, red, lime)', '#ffff00'],
+    ['color-mix(in hsl longer hue, red, lime)', '#0000ff'],
+    ['color-mix(in hsl increasing hue, lime, red)', '#0000ff'],
+    ['color-mix(in hsl decreasing hue, lime, red)', '#ffff00'],
+    ['color-mix(in xyz, white, black)', '#bcbcbc'],
+    ['color-mix(in oklab, red, color-mix(in srgb, blue, blue))', '#8c53a2'],
+    ['rgb(from teal b g r / 50%)', '#80800080'],
+    ['hsl(from red calc(h + 120) s l)', '#00ff00'],
+    ['hsl(from gray h s calc(l * 0.5))', '#404040'],
+    ['rgb(from #0f2a3d80 r g b)', '#0f2a3d80'],
+    ['rgb(calc(10 + 20) calc(2 * (3 + 4)) calc(100 - 40 / 2))', '#1e0e50'],
+    ['rgb(calc(50% - 10%) calc(3 * 20%) 0)', '#669900'],
+    ['hsl(calc(90deg + 30deg) 100% 25%)', '#008000'],
+    ['rgb(calc(pi * 100) calc(e * 10) -5)', '#ff1b00'],
   ])('%s is %s', (text, expected) => expect(css(text)).toBe(expected));
+
+  test.each([
+    'rgb(calc(10 + 20%) 0 0)',
+    'rgb(calc(10 +) 0 0)',
+    'rgb(calc(1 / 2%) 0 0)',
+    'rgb(calc(2% * 3%) 0 0)',
+    'rgb(10deg 0 0)',
+    'rgb(from teal q g b)',
+    'rgb(1 2)',
+    'color-mix(red, blue)',
+    'color-mix(in srgb longer hue, red, blue)',
+    'color-mix(in hsl longer, red, blue)',
+    'color-mix(in srgb, red 120%, blue)',
+    'color-mix(in srgb, red -5%, blue)',
+    'color-mix(in srgb, red, blue, lime)',
+    'color-mix(in tide, red, blue)',
+    'color-mix(in rgb, red, blue)',
+  ])('%s is no color', (text) => expect(parseCssColor(text)).toBeUndefined());
 
   test('text without an end is no color, and is soon known for none', () => {
     const nested = `rgb(calc(${'('.repeat(1e5)}1${')'.repeat(1e5)}) 0 0)`;

@@ -153,11 +153,11 @@ function inChannel({ value, unit }: Quantity, { divisor, whole }: Channel): numb
 
 /** `color-mix(in oklch longer hue, red 30%, blue)`: CSS Color 5, 3. */
 function mix([how = '', one = '', other = '', ...rest]: readonly string[], depth: number): Rgb | undefined {
-  const [inWord, spaceName = '', way = 'shorter', hueWord, ...more] = how.trim().split(/\s+/);
+  const [inWord, spaceName = '', way, hueWord, ...more] = how.trim().split(/\s+/);
   const space = rowOf(colorSpaces, spaceName) ?? (spaceName === 'rgb' ? undefined : rowOf(colorFunctions, spaceName));
-  const isRound = Object.hasOwn(hueWays, way) && hueWord === (how.includes('hue') ? 'hue' : undefined);
-  if (inWord !== 'in' || space === undefined || !isRound || more.length + rest.length > 0) return undefined;
-  if (hueWord !== undefined && space.hue === undefined) return undefined;
+  // Which way round is told as in `longer hue`, and only where there is a hue.
+  const isWay = way === undefined || (Object.hasOwn(hueWays, way) && hueWord === 'hue' && space?.hue !== undefined);
+  if (inWord !== 'in' || space === undefined || !isWay || more.length + rest.length > 0) return undefined;
   const [a, b] = [partOf(one, depth), partOf(other, depth)];
   if (a === undefined || b === undefined) return undefined;
   const shareA = a.share ?? 100 - (b.share ?? 50);
@@ -165,7 +165,7 @@ function mix([how = '', one = '', other = '', ...rest]: readonly string[], depth
   const sum = shareA + shareB;
   if (sum === 0) return { rgb: [0, 0, 0], alpha: 0 };
   const inSpace = ({ rgb, alpha }: Rgb): { channels: Channels; alpha: number } => ({ channels: space.fromRgb(rgb), alpha }); // prettier-ignore
-  const mixed = interpolate(space, inSpace(a.color), inSpace(b.color), shareB / sum, way as HueWay);
+  const mixed = interpolate(space, inSpace(a.color), inSpace(b.color), shareB / sum, (way ?? 'shorter') as HueWay);
   return { rgb: space.toRgb(mixed.channels), alpha: mixed.alpha * Math.min(1, sum / 100) };
 }
 
