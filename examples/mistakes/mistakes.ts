@@ -1,4 +1,15 @@
-import { defineSketch, hsl, linearGradient, picture, polar, rgb, wrap, type Canvas, type Sketch } from 'frame-juggler';
+import {
+  defineSketch,
+  dial,
+  hsl,
+  linearGradient,
+  picture,
+  polar,
+  rgb,
+  wrap,
+  type Canvas,
+  type Sketch,
+} from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 /*
@@ -706,6 +717,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       paint(canvas) {
         canvas.rect({ at: [160, 90], size: [180, 50], corners: 6, fill: deep });
         canvas.text('Mind the swell', { at: [160, 90], size: 20, fill: lamp });
+      },
+    }),
+  },
+  unused: {
+    mistake: defineSketch({
+      canvas,
+      dials: { size: dial.number(50, { min: 10, max: 80 }) },
+      paint(canvas) {
+        canvas.circle({ at: [160, 90], radius: 50, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      dials: { size: dial.number(50, { min: 10, max: 80 }) },
+      paint(canvas, { dials }) {
+        canvas.circle({ at: [160, 90], radius: dials.size, fill: buoy });
       },
     }),
   },

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { mistakes } from '../../examples/mistakes/mistakes.ts';
 import {
   checkSketch,
+  dial,
   gray,
   linearGradient,
   rgb,
@@ -45,7 +46,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     const [{ line }] = findings;
     // Some are of no one line.
     if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
-    else expect(['nothing-drawn', 'too-slow', 'flashing']).toContain(name);
+    else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused']).toContain(name);
   });
   test('is quiet once it is cured', async () => {
     expect((await check(cured, name === 'too-slow')).findings).toEqual([]);
@@ -99,6 +100,22 @@ async function foundIn(paint: Paint, carry = 0): Promise<string[]> {
   const { findings } = await check(defineSketch({ canvas, duration: 1, frameRate: 40, carry, paint }), false);
   return findings.map(({ name, seen }) => `${name}: ${seen}`);
 }
+
+test('a dial that waits for a press, or that a helper takes, is in use; one that the code never names is not', async () => {
+  const asked = async (paint: (canvas: Canvas, moment: Moment) => void): Promise<string[]> => {
+    const dials = { size: dial.number(40), glow: dial.number(2) };
+    const { findings } = await check(defineSketch({ still: true, dials, paint: paint as never }), false);
+    return findings.filter(({ name }) => name === 'unused').map(({ seen }) => seen);
+  };
+  const disc = (canvas: Canvas, radius: number): void => canvas.circle({ at: [90, 90], radius, fill: '#24506a' });
+  const helper = (canvas: Canvas, { dials }: { dials: Record<string, unknown> }): void => disc(canvas, Number(dials.size) + Number(dials.glow));
+  type Dials = { dials: { size: number; glow: number } };
+  expect(await asked((canvas, moment) => helper(canvas, moment))).toEqual([]);
+  expect(await asked((canvas, { dials, pointer }) => disc(canvas, pointer.down ? (dials as Dials['dials']).glow : (dials as Dials['dials']).size))).toEqual([]);
+  expect(await asked((canvas, moment) => disc(canvas, (moment as unknown as Dials).dials.size))).toEqual(['the dial “glow” is never asked for']);
+  // A word of the code that is no dial's does not count.
+  expect(await asked((canvas) => canvas.rect({ at: [90, 90], size: 50, fill: '#24506a' }))).toEqual(['the dial “size”, the dial “glow” are never asked for']);
+}); // prettier-ignore
 
 test('fewer frames are looked at by themselves where each has many items', async () => {
   const crowded = (items: number): Sketch =>

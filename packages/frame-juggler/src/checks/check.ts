@@ -13,6 +13,7 @@ import { itemRules } from './rules/items.ts';
 import { stateRules } from './rules/state.ts';
 import { textRules } from './rules/text.ts';
 import { timeRules } from './rules/time.ts';
+import { unusedRules } from './rules/unused.ts';
 import { givenBy } from '../schema/given.ts';
 
 /** All that is looked for. */
@@ -24,6 +25,7 @@ export const rules: readonly Rule[] = [
   ...timeRules,
   ...chanceRules,
   ...textRules,
+  ...unusedRules,
 ];
 
 /** Something that can be meant, and rarely is. */

@@ -55,6 +55,10 @@ export interface Evidence {
     readonly carry: number;
     readonly hasStep: boolean;
     readonly background: number;
+    /** What it declares beside its code: its dials and its files, by name. */
+    readonly declared: readonly { readonly part: 'dials' | 'assets'; readonly name: string }[];
+    /** Its functions as they are written. */
+    readonly code: string;
   };
   readonly noted: Noted;
   /** Every frame of the stretch, from its first on. */

@@ -83,6 +83,11 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
       carry: sketch.carry,
       hasStep: sketch.step !== undefined,
       background: sketch.canvas.background,
+      declared: [
+        ...Object.keys(sketch.dials).map((name) => ({ part: 'dials' as const, name })),
+        ...Object.keys(sketch.assets).map((name) => ({ part: 'assets' as const, name })),
+      ],
+      code: [sketch.start, sketch.step, sketch.paint].join('\n'),
     },
     noted,
     course,

@@ -1,5 +1,4 @@
 import type { Canvas } from '../canvas/canvas.ts';
-import type { Random } from '../chance/random.ts';
 import { sketchLine, type SourceLine } from '../error.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
 import { lettering } from '../text/lettering.ts';
@@ -68,6 +67,8 @@ export class PaintLog {
 export class Noted {
   /** What of the moment the sketch has asked for. */
   readonly asked = new Set<string>();
+  /** The names of the dials and files that it has taken. */
+  readonly taken = new Set<string>();
   /** Lines that used a canvas whose frame was over. */
   readonly late: (SourceLine | undefined)[] = [];
   /** Streams of chance that were begun more than once within one call of the sketch, with their lines. */
@@ -120,10 +121,18 @@ function watchedMoment(moment: Moment, noted: Noted): Moment {
       };
     },
   });
+  const noting = (values: object): object =>
+    new Proxy(values, {
+      get(target, name) {
+        noted.taken.add(String(name));
+        return Reflect.get(target, name) as unknown;
+      },
+    });
+  const parts = { random, dials: noting(moment.dials), assets: noting(moment.assets) };
   return new Proxy(moment, {
     get(target, name) {
       noted.asked.add(String(name));
-      return name === 'random' ? (random as Random) : (Reflect.get(target, name) as unknown);
+      return Object.hasOwn(parts, name) ? parts[name as keyof typeof parts] : (Reflect.get(target, name) as unknown);
     },
   });
 }
