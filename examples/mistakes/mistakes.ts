@@ -6,6 +6,7 @@ import {
   picture,
   polar,
   rgb,
+  swing,
   wrap,
   type Canvas,
   type Sketch,
@@ -552,6 +553,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  milliseconds: {
+    mistake: defineSketch({
+      canvas,
+      duration: 4000,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [160 + 100 * Math.sin(seconds), 90], radius: 20, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { progress }) {
+        canvas.circle({ at: polar(progress * 360, 60, [160, 90]), radius: 20, fill: buoy });
+      },
+    }),
+  },
   unseeded: {
     mistake: defineSketch({
       canvas,
@@ -581,6 +598,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas, { seconds }) {
         canvas.rect({ at: [160, 90], size: [100, 20], rotate: seconds * 6, fill: buoy });
+      },
+    }),
+  },
+  timer: {
+    mistake: defineSketch({
+      canvas,
+      start: () => ({ isLit: false }),
+      step(state, { frame }) {
+        if (frame === 1) setTimeout(() => (state.isLit = true), 500); // ←
+      },
+      paint(canvas, { seconds }, { isLit }) {
+        canvas.circle({ at: [160, swing(seconds, 3, 60, 120)], radius: 40, fill: isLit ? lamp : deep });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [160, swing(seconds, 3, 60, 120)], radius: 40, fill: seconds >= 0.5 ? lamp : deep });
       },
     }),
   },

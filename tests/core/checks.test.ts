@@ -46,7 +46,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     const [{ line }] = findings;
     // Some are of no one line.
     if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
-    else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused']).toContain(name);
+    else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused', 'milliseconds']).toContain(name);
   });
   test('is quiet once it is cured', async () => {
     expect((await check(cured, name === 'too-slow')).findings).toEqual([]);

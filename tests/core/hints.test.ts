@@ -21,6 +21,7 @@ describe('a name that is declared nowhere', () => {
     ['PI', 'did you mean Math.PI?'],
     ['teal', "a color's name stands in quotes: 'teal'"],
     ['document', 'a sketch can do without a page: it also runs in Node and in workers'],
+    ['requestAnimationFrame', 'paint is called for every frame by itself'],
     ['jetty', 'declare jetty, or import it'],
   ])('%s', async (name, hint) => {
     expect(await reasonOf(undeclared(name))).toBe(`ReferenceError: ${name} is not defined; ${hint}`);

@@ -73,7 +73,7 @@ export class Noted {
   readonly late: (SourceLine | undefined)[] = [];
   /** Streams of chance that were begun more than once within one call of the sketch, with their lines. */
   readonly streams: { readonly key: string; readonly line: SourceLine | undefined }[] = [];
-  /** What the engine was asked instead of the moment: chance and clocks. */
+  /** What the engine was asked instead of the moment: chance, clocks and timers. */
   readonly engine: { readonly call: string; readonly line: SourceLine | undefined }[] = [];
   /** The angles that `Math.sin` and its kin were given, but for 0. */
   readonly angles: { readonly call: string; readonly angle: number; readonly line: SourceLine | undefined }[] = [];
@@ -231,6 +231,10 @@ const chancy: readonly [holder: object, name: string, call: string][] = [
   [Math, 'random', 'Math.random()'],
   [Date, 'now', 'Date.now()'],
   [performance, 'now', 'performance.now()'],
+  // A page has all of these, Node not.
+  ...['setTimeout', 'setInterval', 'requestAnimationFrame']
+    .filter((name) => name in globalThis)
+    .map((name): [object, string, string] => [globalThis, name, `${name}()`]),
 ];
 
 const trigonometric = ['sin', 'cos', 'tan'] as const;

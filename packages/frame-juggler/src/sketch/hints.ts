@@ -43,6 +43,7 @@ function hintForName(name: string, { moment, canvas }: Stop): string {
   if (canvas.includes(name)) return `did you mean canvas.${name}?`;
   if (name in Math) return `did you mean Math.${name}?`;
   if (colorNames.has(name)) return `a color's name stands in quotes: '${name}'`;
+  if (name === 'requestAnimationFrame') return 'paint is called for every frame by itself';
   if (name === 'document' || name === 'window')
     return 'a sketch can do without a page: it also runs in Node and in workers';
   return `declare ${name}, or import it`;

@@ -17,7 +17,18 @@ const clock: Rule = {
   title: 'The time of day',
   why: 'The time of day differs in every run, and frames rendered to files move at the speed of the machine.',
   cure: 'Take seconds from the moment; they are the same in every run.',
-  find: (evidence) => askedOf(evidence, (call) => call !== 'Math.random()', 'is asked for the time of day'),
+  find: (evidence) =>
+    askedOf(evidence, (call) => call !== 'Math.random()' && !isTimer(call), 'is asked for the time of day'),
+};
+
+const isTimer = (call: string): boolean => /^(?:set|request)/.test(call);
+
+const timer: Rule = {
+  name: 'timer',
+  title: 'A timer of the engine',
+  why: 'Frames are counted, not timed: what a timer does comes in another frame on another machine, and in a film not at all.',
+  cure: 'Paint is called for every frame by itself. Decide by the time what it draws, if (seconds > 2) { … }, or count in step.',
+  find: (evidence) => askedOf(evidence, isTimer, 'goes by the clock of the machine, and not by frames'),
 };
 
 function askedOf({ noted }: Evidence, isOne: (call: string) => boolean, text: string): Sighting[] {
@@ -77,4 +88,4 @@ const sameChance: Rule = {
     })),
 };
 
-export const chanceRules: readonly Rule[] = [unseeded, clock, paintChanges, runsDiffer, sameChance];
+export const chanceRules: readonly Rule[] = [unseeded, clock, timer, paintChanges, runsDiffer, sameChance];

@@ -308,6 +308,22 @@ function flashesOf(row: readonly number[]): number {
   return changes / 2;
 }
 
+/** So many seconds, a round number of them, are more likely to be milliseconds. */
+const longest = 1000;
+
+const milliseconds: Rule = {
+  name: 'milliseconds',
+  title: 'A duration in milliseconds',
+  why: 'Durations are in seconds. So many of them take long to come round, and longer to render.',
+  cure: 'Write seconds: duration: 4.',
+  find({ sketch: { frames, frameRate } }) {
+    const seconds = frames / frameRate;
+    if (frames === Infinity || seconds < longest || seconds % 100 !== 0) return [];
+    const text = `the duration is ${seconds} seconds, which are ${Math.round(seconds / 60)} minutes`;
+    return [{ line: undefined, frame: undefined, text }];
+  },
+};
+
 export const timeRules: readonly Rule[] = [
   growing,
   nothingDrawn,
@@ -318,4 +334,5 @@ export const timeRules: readonly Rule[] = [
   frameBound,
   tooSlow,
   flashing,
+  milliseconds,
 ];
