@@ -4,13 +4,15 @@ import { withSharedPictures } from './picture-memory.ts';
 
 /** Draws frames in a pool of threads, or in this thread if there are to be none. */
 export class DrawPool {
-  private readonly pool: Promise<Tinypool> | undefined;
+  private pool: Promise<Tinypool> | undefined;
 
-  /** @param threads how many, 0 for none; they start at once, while the first frame is stepped to and painted */
-  constructor(readonly threads: number) {
-    if (threads > 0) this.pool = openPool(threads);
+  /** @param threads how many, 0 for none; they start with the first task, or before it where that is known to come */
+  constructor(readonly threads: number) {}
+
+  /** Starts the threads, so that they are there once the first frame is stepped to and painted. */
+  start(): void {
     // What fails is told by the first task: till then it must not count as unhandled.
-    this.pool?.catch(() => undefined);
+    if (this.threads > 0) this.opened().catch(() => undefined);
   }
 
   /** How many tasks are worth handing over before the first is awaited. */
@@ -20,16 +22,20 @@ export class DrawPool {
 
   /** The indices of a task are transferred, not copied: the caller cannot use them afterwards. */
   async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
-    if (this.pool === undefined) return draw(task);
+    if (this.threads === 0) return draw(task);
     const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
     const transferList = 'indices' in task ? [task.indices.buffer as ArrayBuffer] : [];
-    return (await this.pool).run(sent, { transferList }) as Promise<Uint8Array>;
+    return (await this.opened()).run(sent, { transferList }) as Promise<Uint8Array>;
   }
 
   /** Draws a share of a frame. */
   async share(task: ShareTask): Promise<void> {
-    if (this.pool === undefined) return drawShare(task);
-    await (await this.pool).run({ ...task, frame: withSharedPictures(task.frame) });
+    if (this.threads === 0) return drawShare(task);
+    await (await this.opened()).run({ ...task, frame: withSharedPictures(task.frame) });
+  }
+
+  private opened(): Promise<Tinypool> {
+    return (this.pool ??= openPool(this.threads));
   }
 
   async close(): Promise<void> {

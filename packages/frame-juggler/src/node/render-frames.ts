@@ -83,7 +83,7 @@ async function* tasksOf(
   output: Output,
   options: RenderOptions,
 ): AsyncGenerator<{ frame: number; work: Work | undefined; isEnd?: true }, undefined> {
-  const { frames, products, onEnds, checkpoints } = options;
+  const { frames, products, onEnds, checkpoints, pool } = options;
   const [first, last] = frames;
   const drawing = await drawingOf(run, options);
   const { carry } = run.sketch;
@@ -99,6 +99,7 @@ async function* tasksOf(
     // Under a carry later frames stand on this one, even if its file is there.
     if (isThere && carry === 0) yield { frame, work: undefined };
     else {
+      pool.start();
       if (carry === 0) await checkpoints?.bring(frame);
       await drawing.to(frame);
       await checkpoints?.passed();
