@@ -43,13 +43,17 @@ test('an error of the sketch itself gets no hint', async () => {
   expect(await reasonOf(failing(new TypeError('gulls.circel is not a function')))).toBe('TypeError: gulls.circel is not a function');
 }); // prettier-ignore
 
-test('a shape that is handed more than its options is not drawn without the rest', async () => {
-  const paint = (canvas: unknown): void =>
-    (canvas as Record<string, (...all: object[]) => void>).circle({ at: [4, 4], radius: 2 }, { fill: 'teal' });
-  expect(await reasonOf(paint as never)).toBe(
-    'circle: {"fill":"teal"} is more than it takes; put all into its one options object',
-  );
-});
+test.each<[string, (canvas: Record<string, (...all: unknown[]) => void>) => void]>([
+  ['circle: {"fill":"teal"} is more than it takes; put all into its one options object', (canvas) => canvas.circle({ at: [4, 4], radius: 2 }, { fill: 'teal' })],
+  ['text: {"fill":"teal"} is more than it takes; put all into its one options object', (canvas) => canvas.text('quay', { at: [4, 4] }, { fill: 'teal' })],
+  ['style: {"stroke":"teal"} is more than it takes; put all into its one options object', (canvas) => canvas.style({ fill: 'teal' }, { stroke: 'teal' })],
+  ['grid: {"spacing":5} is more than it takes; put all into its one options object', (canvas) => canvas.grid({}, { spacing: 5 })],
+  ['clear: 0.5 is more than it takes; leave it out', (canvas) => canvas.clear('teal', 0.5)],
+  ['save: "hull" is more than it takes; leave it out', (canvas) => canvas.save('hull')],
+  ['translate: by 30 is not a point; expected [x, y] or { x, y } with finite numbers', (canvas) => canvas.translate(30, 40)],
+])('what a call cannot use is not dropped without a word: %s', async (reason, paint) => {
+  expect(await reasonOf(paint as never)).toBe(reason);
+}); // prettier-ignore
 
 describe('asLoadError', () => {
   const names = ['swing', 'defineSketch', 'dial'];

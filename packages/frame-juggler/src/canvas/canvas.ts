@@ -157,7 +157,7 @@ export class Canvas {
   private savedBefore = 0;
   /** The items painted here, in turn. */
   private order: number[] = [];
-  private background: PackedColor;
+  private backdrop: PackedColor;
   private carry: number;
   private readonly surroundings: Surroundings;
   /** Finds the sketch's line; whoever has found it already says so, as a stack trace takes long. @internal */
@@ -170,7 +170,7 @@ export class Canvas {
   ) {
     const { view, width, height } = setup;
     this.surroundings = view ?? { left: 0, top: 0, width, height, up: false };
-    this.background = setup.background;
+    this.backdrop = setup.background;
     this.carry = setup.carry;
   }
 
@@ -214,12 +214,12 @@ export class Canvas {
   /**
    * Draws a grid with numbered axes in the current transform, to see where that has gone. Its lines and numbers keep their size whatever the scale.
    */
-  grid(options: GridOptions & ShapeOptions = {}): void {
+  grid(options?: GridOptions & ShapeOptions): void {
     const call = 'grid';
-    withShapeOptions(gridOptions).check(call, options);
-    const layout = layOutGrid(options, this.surroundings);
+    if (options !== undefined) withShapeOptions(gridOptions).check(call, options);
+    const layout = layOutGrid(options ?? {}, this.surroundings);
     const unit = 1 / (largestScale(this.plane.matrix) * (largestScale(this.setup.view?.matrix ?? identity) || 1) || 1);
-    const { from: _from, to: _to, spacing: _spacing, numbers, ...given } = options;
+    const { from: _from, to: _to, spacing: _spacing, numbers, ...given } = options ?? {};
     const styleBefore = this.styleInForce;
     const { path } = this.recording.writer;
     try {
@@ -256,7 +256,7 @@ export class Canvas {
    * trails of earlier frames.
    */
   clear(color: ColorLike): void {
-    this.background = readColor('clear', 'color', color).packed;
+    this.backdrop = readColor('clear', 'color', color).packed;
     this.carry = 0;
     this.order = [];
   }
@@ -390,7 +390,7 @@ export class Canvas {
   finish(): Frame {
     const lacking = this.setTexts();
     const { width, height, density, view } = this.setup;
-    const { background, carry } = this;
+    const { backdrop: background, carry } = this;
     const openSaves = this.stack.length;
     const head = { width, height, density, view: view?.matrix ?? identity, background, carry, openSaves, lacking };
     return this.recording.writer.finish(head, this.order);
@@ -542,24 +542,36 @@ function readAbout(call: string, options: AboutOptions | undefined): Point | und
   return options?.about;
 }
 
-for (const [name, kind] of Object.entries(shapes) as [keyof ShapeCalls, ShapeKind<object>][])
-  Object.defineProperty(Canvas.prototype, name, {
-    value(this: Canvas, options: ShapeOptions, ...more: unknown[]) {
-      // What is no options object is told so.
-      if (more.length > 0 && typeof options === 'object' && !Array.isArray(options))
-        fail({
-          call: name,
-          value: more[0],
-          problem: 'is more than it takes',
-          expected: 'put all into its one options object',
-        });
-      this['draw'](kind, options);
-    },
-    writable: true,
-    configurable: true,
-  });
+type Call = (this: Canvas, ...given: unknown[]) => unknown;
 
-const members = Object.getOwnPropertyNames(Canvas.prototype);
+const members = Object.getOwnPropertyDescriptors(Canvas.prototype);
+const memberNames = Object.keys(members);
 /** What a sketch can ask of a canvas: the shapes, and all that stands between the constructor and `ready`. */
-export const canvasNames: readonly string[] = [...Object.keys(shapes), ...members.slice(1, members.indexOf('ready'))];
+export const canvasNames: readonly string[] = [
+  ...Object.keys(shapes),
+  ...memberNames.slice(1, memberNames.indexOf('ready')),
+];
+
+for (const name of canvasNames) {
+  const kind = shapes[name as keyof ShapeCalls] as ShapeKind<object> | undefined;
+  const call: Call | undefined = kind
+    ? function (options) {
+        this['draw'](kind, options as ShapeOptions);
+      }
+    : (members[name].value as Call | undefined);
+  if (call === undefined) continue;
+  const takes = call.length;
+  const value: Call = function (...given) {
+    const result = call.apply(this, given);
+    // Only now, as the call itself says more of what is wrong with the rest.
+    if (given.length > takes) tooMany(name, given[takes]);
+    return result;
+  };
+  Object.defineProperty(Canvas.prototype, name, { value, writable: true, configurable: true });
+}
 onlyKnown('canvas', () => canvasNames)(Canvas.prototype);
+
+function tooMany(call: string, value: unknown): never {
+  const expected = typeof value === 'object' ? 'put all into its one options object' : 'leave it out';
+  return fail({ call, value, problem: 'is more than it takes', expected });
+}

@@ -97,14 +97,16 @@ function clampChannel(unit: number): number {
 
 function unknownColor(call: string, option: string, value: unknown): never {
   if (value === undefined) missing(call, option, 'a color, "teal" or "#0f2a3d"');
-  return fail({ call, option, value, problem: 'is not a color', expected: colorHint(value) });
+  return fail({ call, option, value, problem: 'is not a color', expected: colorHint(option, value) });
 }
 
-function colorHint(value: unknown): string {
-  if (typeof value === 'number')
-    return Number.isInteger(value) && value > 255 && value <= 0xffffff
-      ? `did you mean "#${value.toString(16).padStart(6, '0')}"?`
-      : `a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
+function colorHint(option: string, value: unknown): string {
+  if (typeof value === 'number') {
+    if (Number.isInteger(value) && value > 255 && value <= 0xffffff)
+      return `did you mean "#${value.toString(16).padStart(6, '0')}"?`;
+    const width = option === 'stroke' ? `a width is stroke: { width: ${show(value)} }, ` : '';
+    return `${width}a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
+  }
   if (Array.isArray(value) && value.length >= 3 && value.every((part) => typeof part === 'number'))
     return `did you mean rgb(${value.join(', ')})?`;
   if (typeof value === 'string') {
