@@ -1,7 +1,7 @@
 import { finite, fraction, oneOf, type ValueOf } from '../schema/kind.ts';
 import { colorFunctions, type ColorFunction } from './color-functions.ts';
-import { fromUnits, readStops, type Color, type ColorLike, type Stop } from './color.ts';
-import { interpolate } from './interpolate.ts';
+import { fromUnits, readColor, readStops, type Color, type ColorLike, type Stop } from './color.ts';
+import { interpolate, type InSpace } from './interpolate.ts';
 
 const mixSpace = oneOf('oklab', 'oklch', 'rgb', 'hsl', 'lab', 'lch');
 /** A space in which two colors can be mixed. */
@@ -13,46 +13,68 @@ export type MixSpace = ValueOf<typeof mixSpace>;
  */
 export function colorMix(a: ColorLike, b: ColorLike, t: number, space: MixSpace = 'oklab'): Color {
   fraction.read('colorMix', 't', t);
-  const pair = `${space}/${keyOf(a)}/${keyOf(b)}`;
-  let mixed = pairs.get(pair);
-  if (mixed === undefined) {
-    mixed = rampFor('colorMix', [a, b], space);
-    if (pairs.size === maxPairs) pairs.clear();
-    pairs.set(pair, mixed);
-  }
-  return mixed(t);
+  const row = readSpace('colorMix', space);
+  const from = prepared(row, 'a', a);
+  const to = prepared(row, 'b', b);
+  const { last } = from;
+  if (last !== undefined && last.to === to && last.t === t) return last.color;
+  const color = mixed(row, from, to, t);
+  from.last = { to, t, color };
+  return color;
 }
 
-/** Sketches mix the same two colors again and again, so prepared pairs are cached. */
-const pairs = new Map<string, (t: number) => Color>();
-const maxPairs = 4096;
+/** A color, and the channels that it has in the space in which it is mixed. */
+interface Prepared extends InSpace {
+  readonly color: Color;
+  /** What it was last mixed to: within a frame, sketches mix the same two by the same part again and again. */
+  last?: { readonly to: Prepared; readonly t: number; readonly color: Color };
+}
 
-function keyOf(color: ColorLike): string {
-  return typeof color === 'string' ? color : `${color.red} ${color.green} ${color.blue} ${color.alpha}`;
+/** Sketches mix the same colors in every frame, so that those of each space are kept. */
+const kept = new Map<ColorFunction, Map<ColorLike, Prepared>>();
+const maxKept = 4096;
+
+function prepared(space: ColorFunction, option: string, given: ColorLike): Prepared {
+  let colors = kept.get(space);
+  if (colors === undefined) kept.set(space, (colors = new Map<ColorLike, Prepared>()));
+  let found = colors.get(given);
+  if (found === undefined) {
+    found = inSpace(space, readColor('colorMix', option, given));
+    if (colors.size === maxKept) colors.clear();
+    colors.set(given, found);
+  }
+  return found;
+}
+
+function inSpace(space: ColorFunction, color: Color): Prepared {
+  const { red, green, blue, alpha } = color;
+  return { color, alpha, channels: space.fromRgb([red / 255, green / 255, blue / 255]) };
+}
+
+function mixed(space: ColorFunction, from: Prepared, to: Prepared, part: number): Color {
+  if (part <= 0) return from.color;
+  if (part >= 1) return to.color;
+  const { channels, alpha } = interpolate(space, from, to, part, 'shorter');
+  return fromUnits(space.toRgb(channels), alpha);
 }
 
 /**
  * A function from 0..1 to the colors between the stops: colors spread evenly, or `[offset, color]` pairs. Values outside take the color of the nearest end. Mixed in Oklab unless another space is named.
  */
 export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: number) => Color {
-  return rampFor('ramp', stops, space);
+  const row = readSpace('ramp', space);
+  const list = readStops('ramp', stops).map(({ offset, color }) => ({ offset, ...inSpace(row, color) }));
+  const { length } = list;
+  return (t) => {
+    finite.read('ramp', 't', t);
+    if (t <= list[0].offset) return list[0].color;
+    if (t >= list[length - 1].offset) return list[length - 1].color;
+    const next = list.findIndex(({ offset }) => offset >= t);
+    const [from, to] = [list[next - 1], list[next]];
+    return mixed(row, from, to, (t - from.offset) / (to.offset - from.offset));
+  };
 }
 
-function rampFor(call: string, stops: readonly Stop[], space: MixSpace): (t: number) => Color {
-  const row: ColorFunction = colorFunctions[mixSpace.read(call, 'space', space)];
-  const read = readStops(call, stops);
-  const list = read.map(({ color: { red, green, blue, alpha } }) => ({
-    channels: row.fromRgb([red / 255, green / 255, blue / 255]),
-    alpha,
-  }));
-  const last = read.length - 1;
-  return (t) => {
-    const where = finite.read(call, 't', t);
-    if (where <= read[0].offset) return read[0].color;
-    if (where >= read[last].offset) return read[last].color;
-    const next = read.findIndex(({ offset }) => offset >= where);
-    const [from, to] = [read[next - 1].offset, read[next].offset];
-    const { channels, alpha } = interpolate(row, list[next - 1], list[next], (where - from) / (to - from), 'shorter');
-    return fromUnits(row.toRgb(channels), alpha);
-  };
+function readSpace(call: string, space: MixSpace): ColorFunction {
+  return colorFunctions[mixSpace.read(call, 'space', space)];
 }
