@@ -1,8 +1,6 @@
-import { writeTrack, type Checkup, type FrameDescription, type InputTrack, type SourceLine } from 'frame-juggler';
+import { writeTrack, type Checkup, type FrameDescription, type InputTrack } from 'frame-juggler';
 import { PageInput } from 'frame-juggler/browser';
-import { Calls, type SketchCall } from '../../calls.ts';
 import type {
-  Beginning,
   DialValue,
   Fault,
   LoopRange,
@@ -16,89 +14,14 @@ import type {
 } from '../messages.ts';
 import type { Setup } from '../protocol.ts';
 import { hold, nowInWords } from './held.ts';
-import { server, type ServedSketch } from './server.ts';
+import { server } from './server.ts';
+import { Stage } from './stage.ts';
 import * as state from './state.ts';
+import { watchMemory } from './watch-memory.ts';
+import { WrittenLines } from './written-lines.ts';
 
 /** How often, in milliseconds, the page checks whether the sketch hangs. */
 const lookEvery = 100;
-
-/** So many bytes the workers may hold: more is a sketch that keeps what it should let go, and soon takes the page with it. */
-const maxMemory = 3e9;
-
-/** The width and height of a canvas that has shown nothing yet. */
-const unseen = 1;
-
-/** A worker, and the canvas on which its sketch draws. */
-class Stage {
-  readonly canvas = document.createElement('canvas');
-  /** Which of the sketch's functions is running, in shared memory; undefined if the page is not cross-origin isolated. */
-  private readonly calls = typeof SharedArrayBuffer === 'undefined' ? undefined : new Calls();
-  /** The same by the worker's last message, if there is no shared memory. */
-  private told: SketchCall | undefined;
-  input: PageInput | undefined;
-  /** The facts of a newly loaded sketch, kept until its first picture is shown. */
-  readonly held: ToPage[] = [];
-  private readonly worker: Worker;
-  private readonly questions = new Map<number, { resolve: (answer: never) => void; reject: (why: Error) => void }>();
-  private asked = 0;
-  /** The call that was running when it was last looked at, and since when. */
-  private seen = { number: -1, since: 0 };
-
-  constructor(onMessage: (message: ToPage, stage: Stage) => void, onCrash: (stage: Stage, why: string) => void) {
-    this.worker = new Worker(new URL('./worker.js', import.meta.url), { type: 'module' });
-    this.worker.onmessage = ({ data }: MessageEvent<ToPage>) => {
-      if (data.type === 'answer') this.answered(data);
-      else if (data.type === 'running') this.told = data.call;
-      else onMessage(data, this);
-    };
-    this.worker.onerror = (event) => {
-      event.preventDefault();
-      onCrash(this, event.message || 'the worker in which sketches run could not be started');
-    };
-  }
-
-  open(sketch: ServedSketch, beginning: Beginning): void {
-    this.canvas.width = this.canvas.height = unseen;
-    const canvas = this.canvas.transferControlToOffscreen();
-    const message: ToWorker = { type: 'open', ...sketch, canvas, calls: this.calls?.memory, beginning };
-    this.worker.postMessage(message, [canvas]);
-  }
-
-  tell(message: ToWorker): void {
-    this.worker.postMessage(message);
-  }
-
-  ask<Name extends QuestionName>(name: Name, given: Questions[Name]['given']): Promise<Questions[Name]['answer']> {
-    const id = ++this.asked;
-    return new Promise((resolve, reject) => {
-      this.questions.set(id, { resolve, reject });
-      this.tell({ type: 'ask', id, question: { name, given } as never });
-    });
-  }
-
-  /** The call that has been running for longer than it may. @param patience seconds */
-  stuckIn(now: number, patience: number): StuckCall | undefined {
-    const current = this.calls?.current ?? this.told;
-    if (current === undefined) this.seen = { number: -1, since: now };
-    else if (current.number !== this.seen.number) this.seen = { number: current.number, since: now };
-    else if (now - this.seen.since > patience * 1000) return current;
-    return undefined;
-  }
-
-  /** Ends whatever the sketch is doing. The canvas keeps its last picture. */
-  end(): void {
-    this.worker.terminate();
-    this.input?.end();
-    for (const { reject } of this.questions.values()) reject(new Error('the sketch was ended'));
-  }
-
-  private answered({ id, answer, fault }: Extract<ToPage, { type: 'answer' }>): void {
-    const question = this.questions.get(id);
-    this.questions.delete(id);
-    if (fault === undefined) question?.resolve(answer as never);
-    else question?.reject(new Error(fault.reason));
-  }
-}
 
 /**
  * Runs the sketch in a worker and shows its canvas. Each save is loaded in a new worker while the last picture stays. The
@@ -123,13 +46,12 @@ export class SketchHost {
   /** How often a frame was asked for. */
   private wish = 0;
   private density = 1;
-  /** Lines as they were written, by lines as they were served. */
-  private readonly lines = new Map<string, SourceLine>();
+  private readonly lines = new WrittenLines();
 
   /** @param place the element in which the canvas stands */
   constructor(private readonly place: HTMLElement) {
     setInterval(() => this.look(), lookEvery);
-    void this.watchMemory();
+    void watchMemory((why) => this.current && this.crashed(this.current, why));
     const sendInput = (): void => {
       requestAnimationFrame(sendInput);
       const events = this.current?.input?.take(1) ?? [];
@@ -150,7 +72,7 @@ export class SketchHost {
     }
     // A newer save may have come in the meantime.
     if (stage !== this.coming) return;
-    this.lines.clear();
+    this.lines.forget();
     const { dialTexts, seed } = this.setup;
     const track = state.replaying.value ? this.track : undefined;
     const { playing, density } = this;
@@ -285,7 +207,7 @@ export class SketchHost {
   /** What the frame at hand drew, with the lines as they were written. */
   async describe(): Promise<FrameDescription> {
     const { groups, items } = await this.ask('description', {});
-    const sources = await this.originals(items.map(({ source }) => source));
+    const sources = await this.lines.ofAll(items.map(({ source }) => source));
     return { groups, items: items.map((item, i) => ({ ...item, source: sources[i] })) };
   }
 
@@ -293,7 +215,7 @@ export class SketchHost {
   async check(): Promise<Checkup> {
     this.pause();
     const found = await this.ask('checkup', {}).finally(() => (state.underWay.value = ''));
-    const lines = await this.originals(found.findings.map(({ line }) => line));
+    const lines = await this.lines.ofAll(found.findings.map(({ line }) => line));
     return {
       ...found,
       findings: found.findings.map((finding, i) => ({ ...finding, ...(lines[i] && { line: lines[i] }) })),
@@ -428,28 +350,11 @@ export class SketchHost {
     // After a save a number may mean another item. That can be seen for a chosen item, but not for a hidden one.
     state.pile.value = [];
     state.leftOut.value = new Set();
-    this.reveal(stage.canvas);
+    stage.reveal(this.place);
     this.spare ??= this.newStage();
     // What was chosen while it was loading.
     stage.tell({ type: 'density', density: this.density });
     stage.tell({ type: 'exact', exact: state.exact.value });
-  }
-
-  /** Puts a new canvas in the place of the old one once the screen has its picture, a moment later than the worker. */
-  private reveal(canvas: HTMLCanvasElement): void {
-    const { place } = this;
-    place.append(canvas);
-    let looks = 0;
-    const look = (): void => {
-      // The canvas gets its size with its first picture; one frame later that is on the screen.
-      if (canvas.width === unseen && ++looks < 100) return void requestAnimationFrame(look);
-      requestAnimationFrame(() => {
-        if (canvas.parentElement !== place) return;
-        while (place.firstElementChild !== canvas) place.firstElementChild!.remove();
-        canvas.id = 'canvas';
-      });
-    };
-    look();
   }
 
   private misfit({ name, reason }: Extract<ToPage, { type: 'misfit' }>): void {
@@ -477,27 +382,6 @@ export class SketchHost {
     }
   }
 
-  /** Ends a sketch that holds too much memory. The browser takes its time to tell, some 20 s. */
-  private async watchMemory(): Promise<void> {
-    const { performance: measuring } = window as {
-      performance: Performance & { measureUserAgentSpecificMemory?(): Promise<{ bytes: number }> };
-    };
-    while (measuring.measureUserAgentSpecificMemory !== undefined) {
-      const held = await measuring.measureUserAgentSpecificMemory().then(
-        ({ bytes }) => bytes,
-        () => undefined,
-      );
-      // Not every browser reports this, and not for every page.
-      if (held === undefined) return;
-      if (held > maxMemory && this.current !== undefined)
-        this.crashed(
-          this.current,
-          `the sketch holds ${(held / 1e9).toFixed(1)} GB of memory: look for a list that grows from frame to frame`,
-        );
-      await new Promise((resolve) => setTimeout(resolve, 1000));
-    }
-  }
-
   private crashed(stage: Stage, reason: string, { frame, kind }: Partial<StuckCall> = {}): void {
     stage.end();
     if (stage !== this.current && stage !== this.coming) return;
@@ -518,8 +402,8 @@ export class SketchHost {
   private async failed(fault: Fault, stage: Stage): Promise<void> {
     // The old sketch stays visible, paused.
     if (stage === this.coming) this.current?.tell({ type: 'pause' });
-    const source = fault.source && (await this.original(fault.source));
-    const caller = fault.caller && (await this.original(fault.caller));
+    const source = fault.source && (await this.lines.of(fault.source));
+    const caller = fault.caller && (await this.lines.of(fault.caller));
     // A newer save is not covered by what an older one has to say.
     if (stage !== this.current && stage !== this.coming) return;
     if (stage === this.coming) {
@@ -544,33 +428,13 @@ export class SketchHost {
   }
 
   private async remarks(remarks: readonly Remark[]): Promise<void> {
-    const sources = await this.originals(remarks.map(({ source }) => source));
+    const sources = await this.lines.ofAll(remarks.map(({ source }) => source));
     const placed = remarks.map((remark, i) => ({ ...remark, source: sources[i] }));
     state.addRemarks(placed);
     const lines = placed.map(({ text, source }) =>
       source === undefined ? text : `${nameOf(source.file)}:${source.line}  ${text}`,
     );
     await server.print(lines).catch(() => undefined);
-  }
-
-  private async original(source: SourceLine): Promise<SourceLine> {
-    const [line] = await this.originals([source]);
-    return line!;
-  }
-
-  /** The lines as they were written; each is asked for once. */
-  private async originals(sources: readonly (SourceLine | undefined)[]): Promise<(SourceLine | undefined)[]> {
-    const { lines } = this;
-    const keyOf = ({ file, line, column }: SourceLine): string => `${file}:${line}:${column}`;
-    const unknown = new Map<string, SourceLine>();
-    for (const source of sources)
-      if (source !== undefined && !lines.has(keyOf(source))) unknown.set(keyOf(source), source);
-    if (unknown.size > 0) {
-      const served = [...unknown.values()];
-      const found = await server.originals(served).catch(() => served);
-      served.forEach((source, i) => lines.set(keyOf(source), found[i]));
-    }
-    return sources.map((source) => source && (lines.get(keyOf(source)) ?? source));
   }
 
   private async saying(name: Promise<string>, before: string): Promise<void> {
