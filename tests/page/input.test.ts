@@ -12,14 +12,16 @@ import { until, ViewerPage } from './viewer.ts';
 const sketch = `import { defineSketch, dial } from 'frame-juggler';
 export default defineSketch({
   title: 'Boathook', canvas: { width: 400, height: 200, viewBox: [-20, -10, 40, 20], yAxis: 'up' }, frameRate: 30, duration: 6,
-  dials: { reach: dial.number(3, { min: 1, max: 9 }), net: dial.toggle(false) },
+  dials: { reach: dial.number(3, { min: 1, max: 9 }), net: dial.toggle(false), buoys: dial.number(0, { min: 0, max: 4 }) },
+  start: ({ dials }) => ({ buoys: dials.buoys }),
   step(_, { frame, pointer: p, keys }) {
     ((globalThis as any).told ??= []).push([frame, p.x, p.y, p.inside, p.down, p.justPressed, p.over('ring'), keys.down('k')]);
   },
-  paint(canvas, { pointer, dials, random }) {
+  paint(canvas, { pointer, dials, random }, { buoys }) {
     canvas.circle({ at: [10, 5], radius: dials.reach, fill: dials.net ? 'teal' : 'crimson', label: 'ring' });
     canvas.circle({ at: random.point([20, 10]), radius: 1 });
     if (pointer.inside) canvas.circle({ at: pointer, radius: 1, fill: 'navy' });
+    for (let i = 0; i < buoys; i++) canvas.rect({ at: [-18 + i * 4, -8], size: [4, 4], fill: 'teal' });
   },
 });
 `;
@@ -97,7 +99,7 @@ describe('in the viewer', () => {
     await page.check('#dial-net');
     await viewer.button('Keep').click();
     for (let i = 0; i < 100 && !existsSync(file('hook.dials.json')); i++) await page.waitForTimeout(50);
-    expect(JSON.parse(readFileSync(file('hook.dials.json'), 'utf8'))).toEqual({ reach: 8, net: true });
+    expect(JSON.parse(readFileSync(file('hook.dials.json'), 'utf8'))).toEqual({ reach: 8, net: true, buoys: 0 });
     await until(() => viewer.color(0.9, 0.25), '0 128 128');
     await viewer.button('reach: back to 3').click();
     await until(() => viewer.field('reach, as a number').inputValue(), '3');
@@ -118,6 +120,17 @@ describe('in the viewer', () => {
     expect([code, err]).toEqual([0, expect.stringMatching(/hook\.dials\.json: dials: reach 40 is out of range[^]*no dial "mast"/)]);
     await viewer.button('Reset').click();
   }); // prettier-ignore
+
+  test('a dial that start has read is seen at once, in the frame at hand', async () => {
+    await viewer.button('Pause').click();
+    await viewer.enter(viewer.field('Frame'), '40');
+    expect(await viewer.color(0.05, 0.9)).not.toBe('0 128 128');
+    await viewer.enter(viewer.field('buoys, as a number'), '2');
+    await until(() => viewer.color(0.05, 0.9), '0 128 128');
+    expect(await viewer.field('Frame').inputValue()).toBe('40');
+    await viewer.button('Reset').click();
+    await viewer.button('Play').click();
+  });
 
   test('another seed gives another scatter, and its number the same one back', async () => {
     await viewer.button('Pause').click();

@@ -272,10 +272,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
       await this.run.setDial(name, value);
       this.options.onDial?.(name, this.dials[name]);
       this.tell('dial', { name, value: this.dials[name] });
-      if (this.run.frame < 0) return;
-      // A still sketch may have prepared its state in `start`.
-      if (this.sketch.frames === 1) await this.run.restart();
-      else if (this.isPlaying) return;
+      if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
       await this.refresh();
     });
   }

@@ -11,7 +11,7 @@ import { givenBy } from '../schema/given.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { loadLetteringAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
-import { dialNamed, dialValues } from './dials.ts';
+import { dialNamed, dialValues, notedDials } from './dials.ts';
 import { Input, inputSource, type InputEvent, type InputSource, type Keys, type Pointer } from './input.ts';
 import { checkSize, sketchKind, type Moment, type Sketch } from './sketch.ts';
 
@@ -81,8 +81,11 @@ const asAssets = /* @__PURE__ */ onlyKnown('assets');
  * done one after the other, in turn.
  */
 export class Run {
+  /** Where its random numbers come from. */
   readonly seed: number;
+  /** The canvas's width, in pixels of density 1. */
   readonly width: number;
+  /** The canvas's height, in pixels of density 1. */
   readonly height: number;
   /** Pixels of the rendering to one unit; may be changed between frames. */
   density: number;
@@ -96,6 +99,10 @@ export class Run {
   private readonly noise: Noise;
   private assets: Record<string, unknown> = {};
   private readonly dialValues: Record<string, unknown>;
+  /** The dials that `start` has read: what they say is in the state. */
+  private dialsOfStart = new Set<string>();
+  /** Whether one of those was turned since. */
+  private outdated = false;
   private input: Input | undefined;
   private inputSource: InputSource | undefined;
   private inputUsed = false;
@@ -109,6 +116,7 @@ export class Run {
 
   /** @throws SketchError where it is no sketch, or an option is unknown or not valid */
   constructor(
+    /** What is run. */
     readonly sketch: Sketch,
     options: RunOptions = {},
   ) {
@@ -132,9 +140,15 @@ export class Run {
     return this.dialValues;
   }
 
-  /** Turns a dial: from the next call on the sketch finds the new value. */
+  /**
+   * Turns a dial: from the next call on the sketch finds the new value. One that `start` has read has the sketch begin
+   * again with it, and come by all steps to the frame at hand.
+   */
   setDial(name: string, value: unknown): void {
-    this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value);
+    const before = this.dialValues[name];
+    const now = (this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value));
+    // Pages set all dials again when one has changed.
+    if (this.dialsOfStart.has(name) && JSON.stringify(before) !== JSON.stringify(now)) this.outdated = true;
   }
 
   /** The number of the frame at hand; -1 before the start. */
@@ -178,7 +192,10 @@ export class Run {
 
   /** Moves on by one frame; on the last one it begins again, or stays where the sketch does not repeat. */
   advance(): Promise<void> {
-    return this.inTurn(() => this.moveOn());
+    return this.inTurn(async () => {
+      await this.renew();
+      await this.moveOn();
+    });
   }
 
   /** Goes to a frame: by steps where it lies ahead, from the start where it lies behind. Beyond the end it repeats. */
@@ -212,7 +229,10 @@ export class Run {
    * @throws SketchError with the frame where the sketch is wrong, or where the run has not started
    */
   paint(trace = false): Promise<Frame> {
-    return this.inTurn(() => this.paintHere(trace));
+    return this.inTurn(async () => {
+      await this.renew();
+      return this.paintHere(trace);
+    });
   }
 
   /**
@@ -229,9 +249,8 @@ export class Run {
         await this.move(target);
         return draw(await this.paintHere(false));
       }
-      if (shown < 0 || shown !== this.at || shown > target) {
-        if (early === Infinity) await this.begin();
-        else await this.move(Math.max(0, target - early));
+      if (shown < 0 || shown !== this.at || shown > target || this.outdated) {
+        await this.move(Math.max(0, target - early));
         await draw(await this.paintHere(false));
       }
       while (this.at < target) {
@@ -277,7 +296,12 @@ export class Run {
     if (events.some(isMove)) await this.loadHits();
     this.input.begin(0, events);
     this.stepRandom = seededRandom(this.seed);
-    this.state = await this.inFrame(() => this.call('start', () => this.sketch.start(this.moment(this.stepRandom))));
+    this.outdated = false;
+    const read = (this.dialsOfStart = new Set());
+    const moment = this.moment(this.stepRandom, notedDials(this.dialValues, read));
+    this.state = await this.inFrame(() => this.call('start', () => this.sketch.start(moment)));
+    // What is read from now on was only kept by the sketch.
+    this.dialsOfStart = new Set(read);
   }
 
   private async moveOn(): Promise<void> {
@@ -318,8 +342,13 @@ export class Run {
     return this.before !== undefined && this.hits !== undefined && this.hits.hitsLabel(this.before, label, x, y);
   }
 
+  /** Makes a state that is out of date anew, up to the frame at hand. */
+  private renew(): Promise<void> | undefined {
+    return this.outdated ? this.move(this.at) : undefined;
+  }
+
   private async move(target: number): Promise<void> {
-    if (this.at < 0 || this.at > target) await this.begin();
+    if (this.at < 0 || this.at > target || this.outdated) await this.begin();
     while (this.at < target) {
       await this.options.between?.();
       await this.moveOn();
@@ -342,7 +371,7 @@ export class Run {
     return frame;
   }
 
-  private moment(random: Random): Moment {
+  private moment(random: Random, dials: Readonly<Record<string, unknown>> = this.dialValues): Moment {
     const { frameRate, frames } = this.sketch;
     const input = (): Input => {
       this.inputUsed = true;
@@ -374,7 +403,7 @@ export class Run {
       get keys() {
         return keys();
       },
-      dials: this.dialValues,
+      dials,
       assets: this.assets as Moment['assets'],
     });
   }

@@ -190,8 +190,6 @@ export class Playback {
     if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
     this.ask(async () => {
       this.shown = -1;
-      // A still sketch may have prepared its state in `start`.
-      if (this.sketch.frames === 1) await this.run.restart();
       await this.show(this.target);
     });
   }
