@@ -1,7 +1,10 @@
 /** A place in a source file; line and column count from 1. */
 export interface SourceLine {
+  /** The address of the file. */
   readonly file: string;
+  /** Counted from 1. */
   readonly line: number;
+  /** Counted from 1. */
   readonly column: number;
 }
 
@@ -24,6 +27,7 @@ export interface Fault {
  * right, then the sketch's file and line, and the frame.
  */
 export class SketchError extends Error {
+  /** Which kind of error it is. */
   override readonly name = 'SketchError';
   // Every page loads this class: what is only declared adds nothing to it.
   /** The call at fault. */
@@ -36,6 +40,7 @@ export class SketchError extends Error {
   declare source: SourceLine | undefined;
   /** The sketch's line that led there, where the call was made in another file. */
   declare caller: SourceLine | undefined;
+  /** The frame in which it happened, where it did in one. */
   declare frame: number | undefined;
 
   constructor(fault: Fault) {

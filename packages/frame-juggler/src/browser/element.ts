@@ -40,6 +40,7 @@ const Base = (globalThis.HTMLElement ?? class {}) as typeof HTMLElement;
  * It fires `frame`, `load`, `dial` and `error`, as a player does.
  */
 export class SketchElement extends Base {
+  /** The attributes of which the page tells. */
   static readonly observedAttributes = ['src', ...Object.keys(readers)];
 
   private given: Sketch | undefined;
@@ -63,6 +64,7 @@ export class SketchElement extends Base {
     this.renew();
   }
 
+  /** Called by the page where it is put in: mounts its sketch. */
   connectedCallback(): void {
     this.attributesSeen ??= new MutationObserver((changes) => this.turnDials(changes));
     this.attributesSeen.observe(this, { attributes: true });
@@ -76,6 +78,7 @@ export class SketchElement extends Base {
     if (this.held === undefined) this.renew();
   }
 
+  /** Called by the page where it is taken out: stops its player. */
   disconnectedCallback(): void {
     queueMicrotask(() => {
       if (this.isConnected) return;
@@ -84,6 +87,7 @@ export class SketchElement extends Base {
     });
   }
 
+  /** Called by the page as an attribute changes. */
   attributeChangedCallback(_name: string, before: string | null, now: string | null): void {
     if (before !== now) this.renew();
   }

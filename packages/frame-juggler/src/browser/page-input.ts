@@ -5,8 +5,11 @@ import { pictureBox } from './picture-box.ts';
 
 /** How large a canvas is, in pixels of density 1, and how the sketch's units lie on it. A `Run` tells. */
 export interface InputArea {
+  /** The canvas's width, in pixels of density 1. */
   readonly width: number;
+  /** The canvas's height, in pixels of density 1. */
   readonly height: number;
+  /** How the sketch's units lie on the canvas. */
   readonly view: View;
 }
 

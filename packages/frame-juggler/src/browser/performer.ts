@@ -11,13 +11,17 @@ import { pageHost } from './page-host.ts';
 export interface Performer {
   /** The frame at hand; -1 before the first. */
   readonly frame: number;
+  /** The seed of its random numbers. */
   readonly seed: number;
   /** Whether the frame at hand is the last. */
   readonly atEnd: boolean;
-  /** The canvas, in pixels of density 1, and how the sketch's units lie on it. */
+  /** The canvas's width, in pixels of density 1. */
   readonly width: number;
+  /** The canvas's height, in pixels of density 1. */
   readonly height: number;
+  /** How the sketch's units lie on the canvas. */
   readonly view: View;
+  /** The value of every dial. */
   readonly dials: Readonly<Record<string, unknown>>;
   /** Whether the sketch has asked for pointer or keys. */
   readonly usesInput: boolean;
@@ -29,6 +33,7 @@ export interface Performer {
   goTo(frame: number): Promise<void>;
   /** Runs to a frame and draws it. @param shown the frame that the canvas shows; -1 for none */
   show(frame: number, shown: number): Promise<void>;
+  /** Turns a dial. */
   setDial(name: string, value: unknown): void | Promise<void>;
   /** Says what the picture shows; undefined while there is none. */
   words(): Promise<string> | undefined;
@@ -38,7 +43,9 @@ export interface Performer {
 
 /** What the player tells the performer. */
 export interface PerformerSetting {
+  /** The canvas to draw on. */
   readonly element: HTMLCanvasElement;
+  /** What draws. */
   readonly surface: 'canvas2d' | 'raster';
   /** What of a run is chosen by who shows it. */
   readonly run: {
@@ -48,7 +55,9 @@ export interface PerformerSetting {
     readonly dials?: Readonly<Record<string, unknown>>;
     readonly density: number;
   };
+  /** Gives pointer and keys, once it is asked. */
   readonly input: () => InputSource;
+  /** Called as each of the sketch's files has been loaded. */
   readonly onLoad: LoadListener;
   /** Called between frames on a long way. */
   readonly between: () => Promise<void> | undefined;

@@ -5,8 +5,11 @@ import { loadForm } from '../surfaces/raster/forms.ts';
 
 /** What draws frames on a canvas of a page, and can show again what it has shown. */
 export interface PageSurface<Kept extends { readonly width: number; readonly height: number }> {
+  /** Draws a frame; under a carry, over the last one. */
   draw(frame: Frame): void;
+  /** The picture as it is now. */
   copy(): Kept;
+  /** Shows a picture that was copied before. */
   put(picture: Kept): void;
 }
 
@@ -15,6 +18,7 @@ export class PixelSurface implements PageSurface<KeptPixels> {
   private readonly context: Context;
 
   constructor(
+    /** Where it draws. */
     readonly element: CanvasElement,
     private readonly raster: EngineSurface,
   ) {

@@ -103,7 +103,9 @@ export interface PlayerEvents {
 interface PlayerTarget {
   /** Hears what it tells of. `preventDefault` of an error keeps that off the console. */
   addEventListener<Type extends keyof PlayerEvents>(type: Type, listener: Listener<Type>, options?: AddEventListenerOptions): void; // prettier-ignore
+  /** Hears no more. */
   removeEventListener<Type extends keyof PlayerEvents>(type: Type, listener: Listener<Type>): void;
+  /** Tells of an event; its own come by themselves. */
   dispatchEvent(event: Event): boolean;
 }
 type Listener<Type extends keyof PlayerEvents> = (event: PlayerEvents[Type]) => void;
@@ -146,7 +148,9 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
    * @throws SketchError where it is no sketch, or an option is unknown or not valid
    */
   constructor(
+    /** What is played. */
     readonly sketch: Sketch<Dials>,
+    /** Where it is shown. */
     readonly element: HTMLCanvasElement,
     private readonly options: MountOptions<Dials> = {},
     perform: (setting: PerformerSetting) => Performer = (setting) => new PagePerformer(sketch, setting),
@@ -191,9 +195,11 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   get seconds(): number {
     return this.frame / this.sketch.frameRate;
   }
+  /** The seed of its random numbers. */
   get seed(): number {
     return this.run.seed;
   }
+  /** Whether it plays; if not, it holds a frame. */
   get playing(): boolean {
     return this.isPlaying;
   }

@@ -106,13 +106,17 @@ const gridGaps = { 'top-left': [3, 3], 'bottom-left': [3, -3], left: [4, 0], rig
 
 /** The canvas on which a frame is recorded. */
 export interface CanvasSetup {
-  /** The size in pixels of density 1. */
+  /** The canvas's width, in pixels of density 1. */
   readonly width: number;
+  /** The canvas's height, in pixels of density 1. */
   readonly height: number;
+  /** Pixels of the rendering to one pixel of the canvas. */
   readonly density: number;
   /** How the sketch's units lie on the canvas; pixels where it is left out. */
   readonly view?: View;
+  /** What lies under everything. */
   readonly background: PackedColor;
+  /** How much of the last picture stays under this one, 0 to 1. */
   readonly carry: number;
   /** Whether each item notes the sketch's line that drew it, which costs a stack trace a shape. */
   readonly trace?: boolean;

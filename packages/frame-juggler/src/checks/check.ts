@@ -34,11 +34,15 @@ export interface Finding {
   readonly name: string;
   /** What was seen. */
   readonly seen: string;
+  /** What comes of it. */
   readonly why: string;
+  /** What to do about it. */
   readonly cure: string;
+  /** The line of the sketch. */
   readonly line?: SourceLine;
-  /** The frame in which it was seen, and the numbers of the items there. */
+  /** The frame in which it was seen. */
   readonly frame?: number;
+  /** The numbers of the items there. */
   readonly items?: readonly number[];
   /** At how many more places the same was seen. */
   readonly more: number;
@@ -48,12 +52,17 @@ export interface Finding {
 
 /** What the checks have found, as plain data; its form is documented in docs/review.md. */
 export interface Checkup {
+  /** What kind of data it is. */
   readonly format: 'frame-juggler/checkup';
+  /** Increases where older readers could not read it. */
   readonly version: 1;
+  /** The sketch's title. */
   readonly title: string;
+  /** The seed under which it was looked at. */
   readonly seed: number;
   /** The first and the last frame that was looked at. */
   readonly frames: readonly [number, number];
+  /** What was found, in the order of the rules. */
   readonly findings: readonly Finding[];
 }
 

@@ -25,15 +25,19 @@ export function emptyColumns() {
     label: new Uint32Array(0),
     /** The place in `names` of what a text says. */
     text: new Uint32Array(0),
-    /** Where its outline begins and ends in `path`. */
+    /** Where its outline begins in `path`. */
     pathStart: new Uint32Array(0),
+    /** Where its outline ends in `path`: the place behind its last number. */
     pathEnd: new Uint32Array(0),
     /** The place in `matrices` of its transform, counted from 0. */
     transform: new Uint32Array(0),
-    /** What its fill and its stroke are painted with: see `noPaint`, and the paint. */
+    /** What `fill` is: 0 for nothing, 1 for a packed color, 2 for a place in `paints`. */
     fillKind: new Uint8Array(0),
+    /** What its inside is painted with. */
     fill: new Int32Array(0),
+    /** What `stroke` is, as for the fill. */
     strokeKind: new Uint8Array(0),
+    /** What its outline is drawn in. */
     stroke: new Int32Array(0),
     /** In the item's own units. */
     strokeWidth: new Float64Array(0),
@@ -43,11 +47,13 @@ export function emptyColumns() {
     evenOdd: new Uint8Array(0),
     /** 1 where its outline is known to wind, one way, once about all that it covers. */
     simple: new Uint8Array(0),
+    /** From 0 to 1, for fill and stroke together as one picture. */
     opacity: new Float64Array(0),
     /** The place in `blendModes`, counted from 0. */
     blend: new Uint8Array(0),
     /** The place in `groups` of the group it is in. */
     group: new Uint32Array(0),
+    /** Its layer: a higher one is painted later. */
     layer: new Float64Array(0),
     /** The place in `sources` of the sketch's line that drew it, where the frame was painted with tracing on. */
     source: new Uint32Array(0),
@@ -64,26 +70,36 @@ export const tablePaint = 2;
 
 /** How a line is drawn out into an area, beside its width. Lengths are in the item's own units. */
 export interface PenStyle {
+  /** How open lines end. */
   readonly cap: Cap;
+  /** How corners look. */
   readonly join: Join;
+  /** Miters longer than this many widths become bevels. */
   readonly miterLimit: number;
   /** Lengths of dashes and gaps in turn; empty for a solid line. */
   readonly dash: readonly number[];
+  /** How far into the dashes a line begins. */
   readonly dashOffset: number;
 }
 
-type WithPictureIndex<P> = Omit<P, 'picture'> & { readonly picture: number };
+type WithPictureIndex<P> = Omit<P, 'picture'> & {
+  /** The place in `pictures` of its picture. */
+  readonly picture: number;
+};
 /** A paint as a frame holds it: its picture is a place in `pictures`. */
 export type TablePaint = Gradient | WithPictureIndex<Pattern> | WithPictureIndex<PictureFill>;
 
 /** A group as a frame holds it. */
 export interface TableGroup {
+  /** What the sketch calls it. */
   readonly label: string | undefined;
   /** The place in `groups` of the group about it; 0 for none. */
   readonly parent: number;
   /** Whether its items are drawn as one picture first, and that picture with the opacity, blend and clip below. */
   readonly isolated: boolean;
+  /** From 0 to 1, for all of it as one picture. */
   readonly opacity: number;
+  /** How that picture's colors mix with what is below them. */
   readonly blend: BlendMode;
   /** The items that draw the region to keep, in painter's order: their alpha is the mask. */
   readonly clip: Uint32Array | undefined;
@@ -93,8 +109,9 @@ export interface TableGroup {
 
 /** What a sketch painted. */
 export interface Frame {
-  /** The size of the canvas in pixels of density 1. */
+  /** The canvas's width, in pixels of density 1. */
   readonly width: number;
+  /** The canvas's height, in pixels of density 1. */
   readonly height: number;
   /** Pixels of the rendering to one pixel of the canvas. */
   readonly density: number;

@@ -15,12 +15,15 @@ export type ItemPaint = number | Gradient | WithData<Pattern> | WithData<Picture
 
 /** A stroke: its paint, its pen and its width in the item's own units. */
 export interface ItemStroke extends PenStyle {
+  /** What it is drawn in. */
   readonly paint: ItemPaint;
+  /** How wide it is, in the item's own units. */
   readonly width: number;
 }
 
 /** A group that items belong to. */
 export interface Group extends Omit<TableGroup, 'parent'> {
+  /** The group about it; undefined for none. */
   readonly parent: Group | undefined;
 }
 
@@ -28,28 +31,37 @@ export interface Group extends Omit<TableGroup, 'parent'> {
 export interface Item {
   /** The call that drew it: `circle`, `rect`, the name of a shape of the sketch's own. */
   readonly shape: string;
+  /** What the sketch calls it. */
   readonly label: string | undefined;
   /** What a text says, where the item is one. */
   readonly text: string | undefined;
-  /** The list in which its outline stands, in the item's own units, and where it begins and ends in that. */
+  /** The list in which its outline stands, in the item's own units. */
   readonly outlines: Path;
+  /** The first number of its outline in that list. */
   readonly start: number;
+  /** The number behind the last. */
   readonly end: number;
   /** Its outline by itself. */
   readonly path: Path;
   /** From the item's own units to the sketch's. */
   readonly transform: Matrix;
+  /** What its inside is painted with; undefined for nothing. */
   readonly fill: ItemPaint | undefined;
+  /** Which parts of an outline that crosses itself are inside. */
   readonly fillRule: FillRule;
   /** Whether its outline is known to wind, one way, once about all that it covers. */
   readonly simple: boolean;
+  /** How its outline is drawn; undefined for not at all. */
   readonly stroke: ItemStroke | undefined;
   /** From 0 to 1, for fill and stroke together as one picture. */
   readonly opacity: number;
+  /** How its colors mix with what is below them. */
   readonly blend: BlendMode;
+  /** The innermost group that it is in; undefined for none. */
   readonly group: Group | undefined;
   /** Painter's order among its neighbors: a higher layer is painted later. */
   readonly layer: number;
+  /** The line of the sketch that drew it, where the frame was painted with tracing on. */
   readonly source: SourceLine | undefined;
 }
 
@@ -57,6 +69,7 @@ export interface Item {
 export interface Visitor {
   /** A group begins: what follows is in it, until it ends. */
   enter(group: Group): void;
+  /** A group ends that was entered. */
   leave(group: Group): void;
   /** The item is the same object each time; copy what you want to keep. */
   item(item: Item): void;
@@ -70,7 +83,10 @@ export class FrameReader {
   private readonly paints: Exclude<ItemPaint, number>[] = [];
   private readonly groups: Group[] = [];
 
-  constructor(readonly frame: Frame) {}
+  constructor(
+    /** What is read. */
+    readonly frame: Frame,
+  ) {}
 
   /**
    * Goes through items in painter's order, with the beginnings and ends of the groups about them.

@@ -2,9 +2,13 @@ import type { Matrix } from './matrix.ts';
 
 /** An upright box by its least and greatest coordinates. An empty box has `left` beyond `right`. */
 export interface Box {
+  /** The smallest x. */
   readonly left: number;
+  /** The smallest y. */
   readonly top: number;
+  /** The largest x. */
   readonly right: number;
+  /** The largest y. */
   readonly bottom: number;
 }
 

@@ -20,7 +20,10 @@ const keyframeTable = {
   easing: optional(text, 'linear'),
 };
 /** A value at some point of the way, and the easing towards the next one. */
-export type Keyframe<Value extends KeyframeValue> = { value: Value } & Options<typeof keyframeTable>;
+export type Keyframe<Value extends KeyframeValue> = {
+  /** What it is there: a number, a point or a color. */
+  value: Value;
+} & Options<typeof keyframeTable>;
 const keyframeOptions = schemaOf({ value: keyframeValue, ...keyframeTable }, '{ value: 20, offset: 0.5 }');
 
 const timingTable = {

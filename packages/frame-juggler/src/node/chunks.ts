@@ -73,9 +73,11 @@ export interface Chunk {
   readonly frames: readonly [number, number];
   /** What is made of each frame, in one. */
   readonly bytes: Uint8Array;
-  /** Under a carry: a fingerprint of the picture that it stands on, and of its last; and that last one, for the next. */
+  /** Under a carry: a fingerprint of the picture that it stands on. */
   readonly before?: string | undefined;
+  /** Under a carry: a fingerprint of its last picture. */
   readonly after?: string | undefined;
+  /** Under a carry: its last picture, for the next chunk to stand on. */
   readonly picture?: Uint8Array | undefined;
 }
 
@@ -158,6 +160,7 @@ export class ChunkRenderer {
     };
   }
 
+  /** Lets go of the threads that draw. */
   async close(): Promise<void> {
     await this.pool.close();
   }
@@ -185,7 +188,9 @@ export class ChunkRenderer {
 export class ChunkJoiner {
   /** The first and the last frame of the film. */
   readonly frames: readonly [number, number];
+  /** The sketch's title. */
   readonly title: string;
+  /** How much of each picture stays under the next, 0 to 1. */
   readonly carry: number;
   private next: number;
   private after: string | undefined;
@@ -215,18 +220,22 @@ export class ChunkJoiner {
     return this.film.target.many;
   }
 
+  /** Pixels in a row. */
   get width(): number {
     return this.film.setting.width;
   }
 
+  /** Rows of pixels. */
   get height(): number {
     return this.film.setting.height;
   }
 
+  /** Frames a second. */
   get frameRate(): number {
     return this.film.setting.frameRate;
   }
 
+  /** The seed of the run. */
   get seed(): number {
     return this.film.setting.seed;
   }

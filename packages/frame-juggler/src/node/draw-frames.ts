@@ -22,8 +22,11 @@ export type DrawOptions = Options<typeof runSettingsTable & typeof drawTable>;
 
 /** A frame as pixels. */
 export interface DrawnFrame {
+  /** Its number, from 0. */
   readonly frame: number;
+  /** Pixels in a row. */
   readonly width: number;
+  /** Rows of pixels. */
   readonly height: number;
   /** Red, green, blue and alpha of each pixel, 0 to 255, row by row; not premultiplied. */
   readonly data: Uint8Array;

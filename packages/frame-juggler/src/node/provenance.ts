@@ -8,7 +8,9 @@ export type Provenance = Readonly<Record<string, string>>;
 
 /** Where a picture comes from. */
 export interface Origin {
+  /** The sketch's title. */
   readonly title: string;
+  /** The seed of the run. */
   readonly seed: number;
   /** The frame, or the first and the last of several. */
   readonly frame: number | readonly [number, number];

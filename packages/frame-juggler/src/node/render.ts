@@ -21,7 +21,9 @@ import { sketchFrom } from './sketch-from.ts';
 
 /** What can be written to, as Node's streams: false says that it wants no more before its event `drain`. */
 export interface ByteStream {
+  /** Takes bytes; false while it has more than it can pass on. */
   write(bytes: Uint8Array): boolean;
+  /** Hears once that it `drain`s, or of an `error`. */
   once(event: string, listener: () => void): unknown;
   /** Whether it takes nothing any more. */
   readonly destroyed?: boolean;
@@ -63,14 +65,19 @@ type Read = Complete<typeof runSettingsTable & typeof renderTable>;
 export interface Rendered {
   /** The file, or the name of the sequence; undefined for a stream. */
   readonly output: string | undefined;
+  /** The sketch's title. */
   readonly title: string;
   /** The first and the last frame. */
   readonly frames: readonly [number, number];
+  /** How many frames. */
   readonly count: number;
-  /** Pixels. */
+  /** Pixels in a row. */
   readonly width: number;
+  /** Rows of pixels. */
   readonly height: number;
+  /** Frames a second. */
   readonly frameRate: number;
+  /** The seed of the run. */
   readonly seed: number;
   /** The size of the file, where there is one. */
   readonly bytes: number | undefined;

@@ -7,6 +7,7 @@ import { givenPath } from './given.ts';
 
 /** Keeps bytes by name, such as `film/12.state`: what is put there is there whole, or not at all. */
 export interface Store {
+  /** Keeps bytes under a name, in place of what had that name. */
   put(name: string, bytes: Uint8Array): Promise<void>;
   /** Undefined where nothing has that name. */
   get(name: string): Promise<Uint8Array | undefined>;

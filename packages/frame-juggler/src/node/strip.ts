@@ -45,11 +45,15 @@ type Read = Complete<typeof runSettingsTable & typeof stripTable>;
 export interface Strip {
   /** The file; undefined for a stream. */
   readonly output: string | undefined;
+  /** The sketch's title. */
   readonly title: string;
+  /** The numbers of its frames, from 0. */
   readonly frames: readonly number[];
+  /** The seeds of its runs. */
   readonly seeds: readonly number[];
-  /** Pixels. */
+  /** Pixels in a row. */
   readonly width: number;
+  /** Rows of pixels. */
   readonly height: number;
 }
 

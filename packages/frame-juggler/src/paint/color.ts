@@ -16,9 +16,11 @@ export class Color {
   /** As one number, as frames keep it. */
   readonly packed: PackedColor;
   constructor(
-    /** From 0 to 255, as the next two. */
+    /** From 0 to 255. */
     readonly red: number,
+    /** From 0 to 255. */
     readonly green: number,
+    /** From 0 to 255. */
     readonly blue: number,
     /** From 0, not there, to 1. */
     readonly alpha: number,

@@ -12,22 +12,31 @@ export type GradientUnits = 'user' | 'box';
 export type Spread = 'pad' | 'repeat' | 'reflect';
 
 interface GradientBase {
+  /** Its colors, by rising offsets from 0 to 1. */
   readonly stops: readonly { readonly offset: number; readonly color: PackedColor }[];
+  /** What its points are measured in. */
   readonly units: GradientUnits;
+  /** What lies beyond its ends. */
   readonly spread: Spread;
 }
 
 /** Colors along a line from `from` to `to`. */
 export interface LinearGradient extends GradientBase {
+  /** Which paint it is. */
   readonly type: 'linear';
+  /** Where the first color is, in its units. */
   readonly from: Pair;
+  /** Where the last color is, in its units. */
   readonly to: Pair;
 }
 
 /** Colors from a focus out to a circle. */
 export interface RadialGradient extends GradientBase {
+  /** Which paint it is. */
   readonly type: 'radial';
+  /** The middle of the circle that has the last color, in its units. */
   readonly at: Pair;
+  /** The radius of that circle, in its units. */
   readonly radius: number;
   /** Where the first color is; inside the circle. */
   readonly focus: Pair;
@@ -35,7 +44,9 @@ export interface RadialGradient extends GradientBase {
 
 /** Colors round a point. */
 export interface ConicGradient extends GradientBase {
+  /** Which paint it is. */
   readonly type: 'conic';
+  /** The point that the colors go round, in its units. */
   readonly at: Pair;
   /** Where it begins and ends, in degrees. */
   readonly start: number;

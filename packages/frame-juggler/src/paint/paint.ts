@@ -11,12 +11,15 @@ export type Paint = PackedColor | Gradient | Pattern;
 
 /** A picture placed once inside the outline that it fills. */
 export interface PictureFill {
+  /** Which paint it is. */
   readonly type: 'picture';
+  /** Where its pixels come from. */
   readonly picture: Picture;
   /** The part of it that is shown, in its pixels. */
   readonly crop: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
   /** From the crop's pixels, counted from its corner, to the item's units. */
   readonly transform: Matrix;
+  /** Whether pixels are mixed with their neighbors where the picture is enlarged; otherwise they stay squares. */
   readonly smooth: boolean;
 }
 

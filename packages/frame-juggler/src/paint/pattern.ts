@@ -7,10 +7,13 @@ import { readPicture, type Picture } from './picture.ts';
 
 /** A picture repeated endlessly side by side, as a paint. */
 export interface Pattern {
+  /** Which paint it is. */
   readonly type: 'pattern';
+  /** What is repeated, in both directions. */
   readonly picture: Picture;
   /** From the picture's pixels to the units in force. */
   readonly transform: Matrix;
+  /** Whether pixels are mixed with their neighbors where the picture is enlarged; otherwise they stay squares. */
   readonly smooth: boolean;
 }
 

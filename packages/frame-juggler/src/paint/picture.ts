@@ -8,7 +8,9 @@ export interface PictureData {
   readonly id: number;
   /** Increases with every change, so that anything derived from the pixels can be renewed. */
   readonly version: number;
+  /** Pixels in a row. */
   readonly width: number;
+  /** Rows of pixels. */
   readonly height: number;
   /** Four bytes a pixel (red, green, blue, alpha; not premultiplied), row by row from the top. */
   readonly data: Uint8Array;
@@ -26,8 +28,11 @@ export class Picture implements PictureData {
   version = 0;
 
   constructor(
+    /** Pixels in a row. */
     readonly width: number,
+    /** Rows of pixels. */
     readonly height: number,
+    /** Red, green, blue and alpha of each pixel, 0 to 255, row by row from the top; not premultiplied. */
     readonly data: Uint8Array,
   ) {}
 

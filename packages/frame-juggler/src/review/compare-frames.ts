@@ -9,7 +9,9 @@ import { givenBy } from '../schema/given.ts';
 
 /** How an item of one frame differs from the item of the other that it answers to. */
 export interface ItemChange {
+  /** In the first frame. */
   readonly before: ItemDescription;
+  /** In the second frame. */
   readonly after: ItemDescription;
   /** In its middle, in the sketch's units. */
   readonly moved?: readonly [x: number, y: number];
@@ -23,8 +25,11 @@ export interface ItemChange {
 
 /** What one frame has that another has not. */
 export interface FrameDifference {
+  /** Items of the second frame alone. */
   readonly added: readonly ItemDescription[];
+  /** Items of the first frame alone. */
   readonly gone: readonly ItemDescription[];
+  /** Items of both that differ. */
   readonly changed: readonly ItemChange[];
   /** How many items are the same in both. */
   readonly same: number;

@@ -7,8 +7,9 @@ import { givenBy } from '../schema/given.ts';
 
 /** What differs between two pictures. */
 export interface PictureDifference {
-  /** How many pixels differ, and which share of all that is. */
+  /** How many pixels differ. */
   readonly pixels: number;
+  /** Which share of all pixels differs, 0 to 1. */
   readonly share: number;
   /** The box of those that differ, in pixels; undefined where none does. */
   readonly box: Box | undefined;

@@ -27,6 +27,7 @@ export interface ItemDescription {
   readonly number: number;
   /** The call that drew it. */
   readonly shape: string;
+  /** What the sketch calls it. */
   readonly label: string | undefined;
   /** What a text says. */
   readonly text: string | undefined;
@@ -36,23 +37,27 @@ export interface ItemDescription {
   readonly source: SourceLine | undefined;
   /** The box of its outline, in the sketch's units. */
   readonly box: Box;
-  /** Its outline as path data, in its own units, and the transform from those to the sketch's. */
+  /** Its outline as path data, in its own units. */
   readonly outline: string;
+  /** From its own units to the sketch's. */
   readonly transform: Matrix;
   /** The transform in words: "moved to 480, 200, turned by 30°". Empty where it changes nothing. */
   readonly placed: string;
-  /** What its inside and its outline are painted with, in words; undefined where it has none. */
+  /** What its inside is painted with, in words; undefined where it has none. */
   readonly fill: string | undefined;
+  /** What its outline is drawn in, in words; undefined where it has none. */
   readonly stroke: string | undefined;
   /** How it is painted, in words. */
   readonly style: string;
   /** What part of what it would paint on the canvas can be seen, 0 to 1; undefined where the frame has too many items. */
   readonly seen: number | undefined;
+  /** Why nothing of it can be seen; undefined where something can. */
   readonly hidden: Hidden | undefined;
 }
 
 /** A group of a frame. */
 export interface GroupDescription {
+  /** What the sketch calls it. */
   readonly label: string | undefined;
   /** What makes it a picture of its own, in words; empty where it only has a label. */
   readonly style: string;
@@ -60,6 +65,7 @@ export interface GroupDescription {
 
 /** What a frame drew, in words and numbers. */
 export interface FrameDescription {
+  /** Labeled ones and pictures of their own, for items to refer to. */
   readonly groups: readonly GroupDescription[];
   /** In painter's order: later ones cover earlier ones. */
   readonly items: readonly ItemDescription[];

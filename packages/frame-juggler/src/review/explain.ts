@@ -22,36 +22,53 @@ export interface ExplainWish {
 
 /** An item as it is explained; see {@link ItemInWords}. */
 export interface ExplainedItem {
+  /** Its place in the order of the calls, from 1. */
   readonly number: number;
+  /** The call that drew it. */
   readonly shape: string;
+  /** What the sketch calls it. */
   readonly label?: string;
+  /** What a text says. */
   readonly text?: string;
   /** The labels of the groups about it, outermost first. */
   readonly groups: readonly string[];
+  /** The line of the sketch that drew it. */
   readonly line?: SourceLine;
   /** In the sketch's units. */
   readonly box: Box;
+  /** What its inside is painted with, in words. */
   readonly fill?: string;
+  /** What its outline is drawn in, in words. */
   readonly stroke?: string;
+  /** Where it is not 1. */
   readonly opacity?: number;
+  /** How else it is painted, in words; empty where there is nothing to say. */
   readonly style: string;
-  /** `[a, b, c, d, e, f]`, from its own units to the sketch's, and the same in words. */
+  /** `[a, b, c, d, e, f]`, from its own units to the sketch's. */
   readonly transform: readonly number[];
+  /** Its transform in words; empty where it changes nothing. */
   readonly placed: string;
   /** What share of what it paints on the canvas can be seen, 0 to 1. */
   readonly seen?: number;
+  /** Why nothing of it can be seen. */
   readonly hidden?: Hidden;
 }
 
 /** What a frame drew, as plain data. Its form is documented in docs/review.md; it only ever grows while `version` stays. */
 export interface Explanation {
+  /** What kind of data it is. */
   readonly format: 'frame-juggler/explanation';
+  /** Increases where older readers could not read it. */
   readonly version: 1;
+  /** The sketch's title. */
   readonly title: string;
+  /** The number of the frame, from 0. */
   readonly frame: number;
+  /** The seed of the run. */
   readonly seed: number;
   /** The canvas's width and height, in pixels of density 1. */
   readonly size: readonly [width: number, height: number];
+  /** The color under everything, as CSS. */
   readonly background: string;
   /** How many items the frame has in all. */
   readonly total: number;
@@ -63,8 +80,11 @@ export interface Explanation {
 
 /** What of the run a frame belongs to. */
 export interface ExplainHead {
+  /** The sketch's title. */
   readonly title: string;
+  /** The number of the frame, from 0. */
   readonly frame: number;
+  /** The seed of the run. */
   readonly seed: number;
 }
 

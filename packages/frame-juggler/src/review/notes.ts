@@ -9,7 +9,9 @@ const maxItems = 400;
 
 /** Something about a frame that is likely not meant, and costs little to see. */
 export interface FrameNote {
+  /** What is worth knowing. */
   readonly text: string;
+  /** The line of the sketch that it is about, where there is one. */
   readonly source: SourceLine | undefined;
 }
 

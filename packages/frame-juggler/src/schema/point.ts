@@ -6,7 +6,9 @@ export type Point = readonly [number, number] | { readonly x: number; readonly y
 export type Pair = readonly [number, number];
 /** A point as the library returns it; it is yours to change. */
 export interface Place {
+  /** To the right. */
   x: number;
+  /** Downwards, unless the sketch has y grow upwards. */
   y: number;
 }
 

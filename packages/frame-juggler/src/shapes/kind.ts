@@ -14,10 +14,13 @@ export interface Outline {
 
 /** What an outline may depend on beside its options: the canvas, in the sketch's units. */
 export interface Surroundings {
-  /** Its least x and y. */
+  /** Its smallest x. */
   readonly left: number;
+  /** Its smallest y. */
   readonly top: number;
+  /** From its smallest x to its largest. */
   readonly width: number;
+  /** From its smallest y to its largest. */
   readonly height: number;
   /** Whether y grows upwards, so that the top of a box is where y is greatest. */
   readonly up: boolean;

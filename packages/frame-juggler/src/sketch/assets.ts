@@ -27,8 +27,12 @@ export type AssetValues<Assets extends AssetMap> = {
 
 /** What the core asks of its host: a file's bytes, and pictures of kinds that the library itself does not decode. */
 export interface AssetHost {
-  /** @param maxBytes a host that can tell a larger file before it is read need not read it: {@link checkFileSize} */
+  /**
+   * Reads a file.
+   * @param maxBytes a host that can tell a larger file before it is read need not read it: {@link checkFileSize}
+   */
   read(url: URL, maxBytes: number): Promise<Uint8Array>;
+  /** Reads a picture file by the host's own means; the library reads PNG and JPEG itself. */
   decodePicture?(bytes: Uint8Array): Promise<Picture>;
 }
 

@@ -40,8 +40,21 @@ const numberOptions = schemaOf({ ...dialTable, ...numberTable }, '{ min: 0, max:
 
 /** How a dial is shown to a person. */
 export type DialControl =
-  | { readonly type: 'number'; readonly min?: number; readonly max?: number; readonly step?: number }
-  | { readonly type: 'choice'; readonly choices: readonly string[] }
+  | {
+      /** What kind of value it has. */
+      readonly type: 'number';
+      /** The smallest value. */
+      readonly min?: number;
+      /** The largest value. */
+      readonly max?: number;
+      /** How far apart two values are. */
+      readonly step?: number;
+    }
+  | {
+      readonly type: 'choice';
+      /** The words to choose from. */
+      readonly choices: readonly string[];
+    }
   | { readonly type: 'color' | 'toggle' | 'text' | 'point' };
 
 /** A value that people can tune while the sketch runs. */

@@ -14,7 +14,10 @@ export const trackFormat = 'frame-juggler-input';
 export const trackVersion = 1;
 
 /** Something that a person did, and the frame in which it arrived. */
-export type TrackEvent = InputEvent & { readonly frame: number };
+export type TrackEvent = InputEvent & {
+  /** The first frame that knows of it. */
+  readonly frame: number;
+};
 
 const eventHead = { frame: whole(0) };
 const eventSchemas = {
@@ -28,15 +31,19 @@ const eventSchemas = {
 const eventType = oneOf(...(Object.keys(eventSchemas) as InputEvent['type'][]));
 
 const trackTable = {
+  /** What kind of data it is. */
   format: oneOf(trackFormat),
+  /** Increases where older readers could not read it. */
   version: kindOf<typeof trackVersion>(`${trackVersion}`, (value) => value === trackVersion, 'is not known'),
   /** The title of the sketch it was recorded with. */
   title: text,
-  /** The size of the canvas, in pixels of density 1. */
+  /** The canvas's width, in pixels of density 1. */
   width: whole(1),
+  /** The canvas's height, in pixels of density 1. */
   height: whole(1),
   /** Frames per second. */
   frameRate: positive,
+  /** The seed of the run. */
   seed: whole(0),
   /** In the order of their frames. */
   events: listOf(

@@ -11,9 +11,18 @@ import { pair } from '../schema/point.ts';
 
 /** One thing that a person did. Points are in the sketch's units; keys have the names of `KeyboardEvent.key`. */
 export type InputEvent =
-  | { readonly type: 'move'; readonly at: readonly [number, number] }
+  | {
+      /** What happened. */
+      readonly type: 'move';
+      /** Where the pointer is now, in the sketch's units. */
+      readonly at: readonly [number, number];
+    }
   | { readonly type: 'leave' | 'press' | 'release' }
-  | { readonly type: 'keydown' | 'keyup'; readonly key: string };
+  | {
+      readonly type: 'keydown' | 'keyup';
+      /** The key, as KeyboardEvent.key names it. */
+      readonly key: string;
+    };
 
 /** Where a run gets its events from. */
 export interface InputSource {
@@ -34,6 +43,7 @@ const eventType = /* @__PURE__ */ oneOf('move', 'leave', 'press', 'release', 'ke
 export interface Pointer {
   /** Where it is or was last, in the sketch's units; outside the canvas while there has been none. */
   readonly x: number;
+  /** The same, in y. */
   readonly y: number;
   /** Whether it is over the canvas. */
   readonly inside: boolean;
@@ -170,6 +180,7 @@ export class Recorder implements InputSource {
     inputSource.read('Recorder', 'source', source);
   }
 
+  /** All that came so far, with the frame at which it did. */
   get events(): readonly { readonly frame: number; readonly event: InputEvent }[] {
     return this.noted;
   }

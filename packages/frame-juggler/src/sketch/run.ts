@@ -17,8 +17,11 @@ import { checkSize, sketchKind, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called; or its files, about to be loaded. */
 export interface RunCall {
+  /** Whose function it is. */
   readonly sketch: Sketch;
+  /** The frame for which it is called. */
   readonly frame: number;
+  /** Which function; `load` is the loading of its files. */
   readonly name: 'load' | 'start' | 'step' | 'paint';
 }
 

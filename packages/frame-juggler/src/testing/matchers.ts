@@ -8,6 +8,7 @@ interface MatcherContext {
 
 /** For `declare module`: what `expect(…)` gains by {@link lookMatchers}. */
 export interface LookMatchers<Result> {
+  /** Passes where a sketch, a frame of it or a picture looks like the one kept in a file; writes the file where there is none. */
   toLookLike(file: string | URL, options?: LookOptions): Promise<Result>;
 }
 
@@ -16,6 +17,7 @@ export interface LookMatchers<Result> {
  * The runner's own switch for snapshots (`-u`, `--ci`) holds for kept pictures too.
  */
 export const lookMatchers = {
+  /** Passes where the subject looks like the picture kept in the file. */
   async toLookLike(
     this: MatcherContext | void,
     subject: LookSubject,

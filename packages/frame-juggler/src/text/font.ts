@@ -35,10 +35,12 @@ export class Font {
   private readonly lines = new Map<string, SetLine>();
 
   constructor(
+    /** What it is called in messages. */
     readonly name: string,
     private readonly typesetter: Typesetter,
   ) {}
 
+  /** How high capitals are, in ems. */
   get capHeight(): number {
     return this.typesetter.capHeight;
   }
@@ -48,6 +50,7 @@ export class Font {
     return this.lacking(text).length === 0;
   }
 
+  /** Sets a line of one direction: its glyphs' outlines and how far they reach, in ems. */
   set(text: string, rightToLeft = false): SetLine {
     const key = rightToLeft ? `\u202e${text}` : text;
     let line = this.lines.get(key);

@@ -17,12 +17,20 @@ import { kindOf } from '../../schema/kind.ts';
 const frameOptions = schemaOf(oneFrameTable, '{ frame: 12, seed: 7 }');
 /** A frame of a sketch, as one side of a comparison. */
 export type ComparedFrame = Options<typeof oneFrameTable> & {
+  /** What is drawn. */
   readonly sketch: Sketch;
   /** What it is called under its picture; its title, frame and seed if left out. */
   readonly name?: string;
 };
 /** One side of a comparison: a frame, or a picture that is there already. */
-export type Compared = ComparedFrame | { readonly picture: Picture; readonly name: string };
+export type Compared =
+  | ComparedFrame
+  | {
+      /** A picture that is there already. */
+      readonly picture: Picture;
+      /** What it is called. */
+      readonly name: string;
+    };
 
 const compareTable = {
   /** How different colors may be and still count as equal, from 0 to 1, the distance from black to white. */
@@ -38,12 +46,15 @@ export type CompareOptions = Options<typeof compareTable>;
 
 /** What two frames or pictures differ in. */
 export interface Comparison {
+  /** What kind of data it is. */
   readonly format: 'frame-juggler/comparison';
+  /** Increases where older readers could not read it. */
   readonly version: 1;
   /** What was compared, in words. */
   readonly names: readonly [string, string];
   /** Whether no more differs than may. */
   readonly alike: boolean;
+  /** How far the pictures differ. */
   readonly pixels: Omit<PictureDifference, 'marked'>;
   /** Which items differ, where both sides are frames. */
   readonly items: FrameDifference | undefined;

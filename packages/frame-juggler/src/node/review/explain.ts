@@ -37,6 +37,7 @@ export type ExplainOptions = Options<typeof explainTable>;
 
 /** What a frame drew, and the same in a sentence. */
 export interface Explained extends Explanation {
+  /** One sentence that describes the picture. */
   readonly words: string;
 }
 

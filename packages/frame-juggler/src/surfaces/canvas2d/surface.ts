@@ -28,7 +28,10 @@ export class Canvas2dSurface {
   private readonly compositor: Compositor<Context>;
   private readonly context: Context;
 
-  constructor(readonly element: CanvasElement) {
+  constructor(
+    /** Where it draws. */
+    readonly element: CanvasElement,
+  ) {
     this.context = contextOf(element);
     this.compositor = new Compositor(new Canvas2dBackend(this.context));
   }

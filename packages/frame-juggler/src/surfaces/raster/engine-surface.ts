@@ -15,8 +15,11 @@ const tolerance = 0.02;
 
 /** Pixels as drawn: four bytes each, not premultiplied. */
 export interface Rendering {
+  /** Pixels in a row. */
   readonly width: number;
+  /** Rows of pixels. */
   readonly height: number;
+  /** Red, green, blue and alpha of each pixel, 0 to 255, row by row; not premultiplied. */
   readonly data: Uint8Array;
   /** Whether every pixel is opaque. */
   readonly opaque: boolean;
