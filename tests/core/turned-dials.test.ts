@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { defineSketch, dial, Run, type Frame } from '../../packages/frame-juggler/src/index.ts';
 import { plainItems } from '../helpers.ts';
 
-/** Gulls that `start` places by one dial, `step` moves, and `paint` colors by another. */
+/** Gulls that `start` places by one dial, `step` moves by another, and `paint` colors by a third. */
 function flock(starts = { count: 0 }) {
   return defineSketch({
-    dials: { gulls: dial.number(3, { min: 0, max: 9, step: 1 }), tint: dial.color('teal') },
+    dials: { gulls: dial.number(3, { min: 0, max: 9, step: 1 }), wind: dial.number(0), tint: dial.color('teal') },
     duration: 0.5,
     frameRate: 20,
     carry: 0.9,
@@ -16,8 +16,8 @@ function flock(starts = { count: 0 }) {
       await Promise.resolve();
       return { dials, gulls: random.times(gulls, () => random.point([200, 100])) };
     },
-    step({ gulls }, { random }) {
-      for (const gull of gulls) gull.x += random.between(-4, 4);
+    step({ gulls }, { random, dials: { wind } }) {
+      for (const gull of gulls) gull.x += wind + random.between(-4, 4);
     },
     paint(canvas, _, { dials, gulls }) {
       for (const at of gulls) canvas.circle({ at, radius: 3, fill: dials.tint });
@@ -27,6 +27,7 @@ function flock(starts = { count: 0 }) {
 
 const turn = fc.oneof(
   fc.record({ gulls: fc.integer({ min: 0, max: 9 }) }),
+  fc.record({ wind: fc.integer({ min: -3, max: 3 }) }),
   fc.record({ tint: fc.constantFrom('teal', 'crimson', 'gold') }),
 );
 const move = fc.oneof(
@@ -55,7 +56,7 @@ describe('dials turned in the middle of a run', () => {
     );
   });
 
-  test('begin it again only if start has read them, and they say something else', async () => {
+  test('begin it again only if start or step has read them, and they say something else', async () => {
     const starts = { count: 0 };
     const run = new Run(flock(starts));
     await run.goTo(6);
@@ -68,6 +69,23 @@ describe('dials turned in the middle of a run', () => {
     await run.paint();
     await run.advance();
     expect([starts.count, run.frame]).toEqual([2, 7]);
+    run.setDial('wind', 1);
+    await run.goTo(7);
+    expect([starts.count, run.frame]).toEqual([3, 7]);
+  });
+
+  test('leave what is done as it is where the run goes on, but for what start has read', async () => {
+    const starts = { count: 0 };
+    const run = new Run(flock(starts));
+    await run.goTo(3);
+    const before = plainItems(await run.paint());
+    run.setDial('wind', 2, true);
+    expect(plainItems(await run.paint())).toEqual(before);
+    await run.advance();
+    expect(starts.count).toBe(1);
+    run.setDial('gulls', 5, true);
+    expect(plainItems(await run.paint())).toHaveLength(5);
+    expect([starts.count, run.frame]).toEqual([2, 4]);
   });
 
   test('are noticed while a start that takes its time is under way', async () => {

@@ -67,7 +67,7 @@ class Work {
       // The picture has to stay, because the next frame is drawn over it.
       return this.sketch.carry > 0 ? createImageBitmap(this.canvas) : this.canvas.transferToImageBitmap();
     },
-    setDial: ({ name, value }) => Promise.resolve(this.run!.setDial(name, value) as undefined),
+    setDial: ({ name, value, goingOn }) => Promise.resolve(this.run!.setDial(name, value, goingOn) as undefined),
     words: async () => (await import('../review/words.ts')).frameInWords(this.painted!),
   };
 

@@ -33,8 +33,8 @@ export interface Performer {
   goTo(frame: number): Promise<void>;
   /** Runs to a frame and draws it. @param shown the frame that the canvas shows; -1 for none */
   show(frame: number, shown: number): Promise<void>;
-  /** Turns a dial. */
-  setDial(name: string, value: unknown): void | Promise<void>;
+  /** Turns a dial. @param goingOn whether steps that are done already may stay, as while it plays */
+  setDial(name: string, value: unknown, goingOn: boolean): void | Promise<void>;
   /** Says what the picture shows; undefined while there is none. */
   words(): Promise<string> | undefined;
   /** Lets go of what it holds. */
@@ -122,8 +122,8 @@ export class PagePerformer implements Performer {
     await this.run.drawTo(frame, shown, (painted) => surface.draw((this.painted = painted)));
   }
 
-  setDial(name: string, value: unknown): void {
-    this.run.setDial(name, value);
+  setDial(name: string, value: unknown, goingOn: boolean): void {
+    this.run.setDial(name, value, goingOn);
   }
 
   words(): Promise<string> | undefined {

@@ -275,7 +275,8 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   /** Turns a dial; a sketch that is not playing is shown again with it. */
   setDial<Name extends keyof Dials & string>(name: Name, value: DialSetting<Dials[Name]>): Promise<void> {
     return this.enqueue(async () => {
-      await this.run.setDial(name, value);
+      // What came of a pointer or of keys so far would be lost.
+      await this.run.setDial(name, value, this.isPlaying || this.listening);
       this.options.onDial?.(name, this.dials[name]);
       this.tell('dial', { name, value: this.dials[name] });
       if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;

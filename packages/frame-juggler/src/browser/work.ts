@@ -37,7 +37,10 @@ export interface Tasks {
     readonly given: { readonly frame: number; readonly shown: number; readonly density: number };
     readonly answer: ImageBitmap;
   };
-  setDial: { readonly given: { readonly name: string; readonly value: unknown }; readonly answer: undefined };
+  setDial: {
+    readonly given: { readonly name: string; readonly value: unknown; readonly goingOn: boolean };
+    readonly answer: undefined;
+  };
   words: { readonly given: object; readonly answer: string };
 }
 export type TaskName = keyof Tasks;

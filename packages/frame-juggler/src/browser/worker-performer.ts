@@ -158,8 +158,8 @@ export class WorkerPerformer implements Performer {
     picture.close();
   }
 
-  async setDial(name: string, value: unknown): Promise<void> {
-    await this.ask('setDial', { name, value });
+  async setDial(name: string, value: unknown, goingOn: boolean): Promise<void> {
+    await this.ask('setDial', { name, value, goingOn });
   }
 
   words(): Promise<string> | undefined {

@@ -185,17 +185,17 @@ export function dialValues(map: DialMap, values: Readonly<Record<string, unknown
   return asDials(found);
 }
 
-/** The same values, for a call that is to be known by which of them it reads. */
-export function notedDials(values: Readonly<Record<string, unknown>>, read: Set<string>): Record<string, unknown> {
-  const noted: Record<string, unknown> = {};
-  for (const name of Object.keys(values)) {
-    const get = (): unknown => {
-      read.add(name);
-      return values[name];
-    };
-    Object.defineProperty(noted, name, { get, enumerable: true });
-  }
-  return asDials(noted);
+/** The same values, of which it is noted who reads them. @param onRead called with the dial's name */
+export function notedDials(
+  values: Readonly<Record<string, unknown>>,
+  onRead: (name: string) => void,
+): Readonly<Record<string, unknown>> {
+  return new Proxy(values, {
+    get(target, name) {
+      if (typeof name === 'string' && Object.hasOwn(target, name)) onRead(name);
+      return target[name as string];
+    },
+  });
 }
 
 /** A value that was kept for a dial but no longer fits the sketch. */

@@ -102,9 +102,12 @@ export class Run {
   private readonly noise: Noise;
   private assets: Record<string, unknown> = {};
   private readonly dialValues: Record<string, unknown>;
-  /** The dials that `start` has read: what they say is in the state. */
-  private dialsOfStart = new Set<string>();
-  /** Whether one of those was turned since. */
+  /** The same for `start` and `step`: what those read of them is in the state. */
+  private readonly dialsOfState: Readonly<Record<string, unknown>>;
+  private readonly readByStart = new Set<string>();
+  private readonly readByStep = new Set<string>();
+  private starting = false;
+  /** Whether the state was made by dials that have been turned since. */
   private outdated = false;
   private input: Input | undefined;
   private inputSource: InputSource | undefined;
@@ -136,6 +139,9 @@ export class Run {
     this.noise = seededNoise(this.seed);
     this.view = makeView(this.width, this.height, sketch.canvas.view);
     this.dialValues = dialValues(sketch.dials, options.dials);
+    this.dialsOfState = notedDials(this.dialValues, (name) =>
+      (this.starting ? this.readByStart : this.readByStep).add(name),
+    );
   }
 
   /** The value of every dial. */
@@ -144,14 +150,16 @@ export class Run {
   }
 
   /**
-   * Turns a dial: from the next call on the sketch finds the new value. One that `start` has read has the sketch begin
-   * again with it, and come by all steps to the frame at hand.
+   * Turns a dial: every frame from now on is as if it always had that value. Where `start` or `step` has read it, the
+   * sketch begins again for that, and comes by all steps to the frame at hand.
+   * @param goingOn whether steps that are done already may stay, as while it plays; `start` counts anew all the same
    */
-  setDial(name: string, value: unknown): void {
+  setDial(name: string, value: unknown, goingOn = false): void {
     const before = this.dialValues[name];
     const now = (this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value));
     // Pages set all dials again when one has changed.
-    if (this.dialsOfStart.has(name) && JSON.stringify(before) !== JSON.stringify(now)) this.outdated = true;
+    if (JSON.stringify(before) === JSON.stringify(now)) return;
+    if (this.readByStart.has(name) || (!goingOn && this.readByStep.has(name))) this.outdated = true;
   }
 
   /** The number of the frame at hand; -1 before the start. */
@@ -300,11 +308,13 @@ export class Run {
     this.input.begin(0, events);
     this.stepRandom = seededRandom(this.seed);
     this.outdated = false;
-    const read = (this.dialsOfStart = new Set());
-    const moment = this.moment(this.stepRandom, notedDials(this.dialValues, read));
-    this.state = await this.inFrame(() => this.call('start', () => this.sketch.start(moment)));
-    // What is read from now on was only kept by the sketch.
-    this.dialsOfStart = new Set(read);
+    const moment = this.moment(this.stepRandom, this.dialsOfState);
+    this.starting = true;
+    try {
+      this.state = await this.inFrame(() => this.call('start', () => this.sketch.start(moment)));
+    } finally {
+      this.starting = false;
+    }
   }
 
   private async moveOn(): Promise<void> {
@@ -321,7 +331,8 @@ export class Run {
     this.input?.begin(this.at, events);
     const { step } = this.sketch;
     if (step === undefined) return;
-    const next = await this.inFrame(() => this.call('step', () => step(this.state, this.moment(this.stepRandom))));
+    const moment = this.moment(this.stepRandom, this.dialsOfState);
+    const next = await this.inFrame(() => this.call('step', () => step(this.state, moment)));
     if (next !== undefined) this.state = this.nextState(next);
   }
 
