@@ -20,7 +20,7 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   data: { data: 'd' },
   fill: { fill: 'color fillColor fillStyle background' },
   stroke: {
-    'stroke: { width }': 'strokeWidth lineWidth thickness',
+    'stroke: { width }': 'strokeWidth lineWidth thickness weight width',
     'stroke: { dash }': 'dash dashArray strokeDasharray lineDash',
     stroke: 'strokeColor strokeStyle lineColor border outline',
   },

@@ -1,4 +1,4 @@
-import { fail } from '../error.ts';
+import { fail, show } from '../error.ts';
 import { whole } from '../schema/kind.ts';
 import { Color, readColor, type ColorLike } from './color.ts';
 
@@ -80,6 +80,9 @@ export function readPicture(call: string, value: unknown): Picture {
     option: 'picture',
     value,
     problem: 'is not a picture',
-    expected: 'expected one of assets, or what picture(…) gives, first',
+    expected:
+      typeof value === 'string' && /\.\w+$/.test(value)
+        ? `a file is loaded before: assets: { boat: asset.picture(new URL(${show(value)}, import.meta.url)) }, then assets.boat`
+        : 'expected one of assets, or what picture(…) gives, first',
   });
 }

@@ -111,6 +111,9 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
         <Transport host={host} />
         <div class="status">
           <PointerReadout host={host} />
+          <output class="under-way" aria-live="polite">
+            {state.underWay.value}
+          </output>
           <output id="notice" aria-live="polite">
             {state.notice.value}
           </output>

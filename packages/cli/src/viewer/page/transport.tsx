@@ -134,9 +134,6 @@ export function Transport({ host }: { host: SketchHost }) {
             />
           </span>
         )}
-        <output class="under-way" aria-live="polite">
-          {state.underWay.value}
-        </output>
       </div>
     </section>
   );
