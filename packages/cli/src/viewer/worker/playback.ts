@@ -184,7 +184,8 @@ export class Playback {
 
   /** Turns a dial. @throws SketchError where it cannot have that value */
   setDial(name: string, value: unknown): void {
-    this.run.setDial(name, value, this.isPlaying);
+    // What was drawn by hand with a dial as it was stays so.
+    this.run.setDial(name, value, this.isPlaying || this.run.usesInput);
     this.kept.forget();
     this.traced = undefined;
     if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
