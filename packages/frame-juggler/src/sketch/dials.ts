@@ -185,17 +185,31 @@ export function dialValues(map: DialMap, values: Readonly<Record<string, unknown
   return asDials(found);
 }
 
-/** The same values, of which it is noted who reads them. @param onRead called with the dial's name */
+/**
+ * The same values, of which it is noted who reads them. With the first reading, the value itself takes the place of what
+ * notes that, as sketches read dials in their innermost loops; whoever turns a dial has to set it here too.
+ * @param onRead called with the dial's name
+ */
 export function notedDials(
   values: Readonly<Record<string, unknown>>,
   onRead: (name: string) => void,
-): Readonly<Record<string, unknown>> {
-  return new Proxy(values, {
-    get(target, name) {
-      if (typeof name === 'string' && Object.hasOwn(target, name)) onRead(name);
-      return target[name as string];
-    },
-  });
+): Record<string, unknown> {
+  const noted = {};
+  for (const name of Object.keys(values))
+    Object.defineProperty(noted, name, {
+      get() {
+        onRead(name);
+        const value = values[name];
+        Object.defineProperty(noted, name, { value, writable: true, enumerable: true });
+        return value;
+      },
+      set: () => undefined,
+      enumerable: true,
+      configurable: true,
+    });
+  // Node's console would print that there is something to read.
+  Object.defineProperty(noted, Symbol.for('nodejs.util.inspect.custom'), { value: () => ({ ...values }) });
+  return asDials(noted);
 }
 
 /** A value that was kept for a dial but no longer fits the sketch. */

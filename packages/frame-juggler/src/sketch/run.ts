@@ -103,7 +103,7 @@ export class Run {
   private assets: Record<string, unknown> = {};
   private readonly dialValues: Record<string, unknown>;
   /** The same for `start` and `step`: what those read of them is in the state. */
-  private readonly dialsOfState: Readonly<Record<string, unknown>>;
+  private dialsOfState: Record<string, unknown> = {};
   private readonly readByStart = new Set<string>();
   private readonly readByStep = new Set<string>();
   private starting = false;
@@ -139,9 +139,6 @@ export class Run {
     this.noise = seededNoise(this.seed);
     this.view = makeView(this.width, this.height, sketch.canvas.view);
     this.dialValues = dialValues(sketch.dials, options.dials);
-    this.dialsOfState = notedDials(this.dialValues, (name) =>
-      (this.starting ? this.readByStart : this.readByStep).add(name),
-    );
   }
 
   /** The value of every dial. */
@@ -158,6 +155,7 @@ export class Run {
     const before = this.dialValues[name];
     const now = (this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value));
     // Pages set all dials again when one has changed.
+    this.dialsOfState[name] = now;
     if (JSON.stringify(before) === JSON.stringify(now)) return;
     if (this.readByStart.has(name) || (!goingOn && this.readByStep.has(name))) this.outdated = true;
   }
@@ -308,6 +306,9 @@ export class Run {
     this.input.begin(0, events);
     this.stepRandom = seededRandom(this.seed);
     this.outdated = false;
+    this.dialsOfState = notedDials(this.dialValues, (name) =>
+      (this.starting ? this.readByStart : this.readByStep).add(name),
+    );
     const moment = this.moment(this.stepRandom, this.dialsOfState);
     this.starting = true;
     try {
