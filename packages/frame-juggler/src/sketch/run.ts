@@ -154,8 +154,8 @@ export class Run {
   setDial(name: string, value: unknown, goingOn = false): void {
     const before = this.dialValues[name];
     const now = (this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value));
-    // Pages set all dials again when one has changed.
     this.dialsOfState[name] = now;
+    // Pages set all dials again when one has changed.
     if (JSON.stringify(before) === JSON.stringify(now)) return;
     if (this.readByStart.has(name) || (!goingOn && this.readByStep.has(name))) this.outdated = true;
   }
