@@ -81,11 +81,12 @@ describe('dials turned in the middle of a run', () => {
     const before = plainItems(await run.paint());
     run.setDial('wind', 2, true);
     expect(plainItems(await run.paint())).toEqual(before);
+    expect(run.reproducible).toBe(false);
     await run.advance();
     expect(starts.count).toBe(1);
     run.setDial('gulls', 5, true);
     expect(plainItems(await run.paint())).toHaveLength(5);
-    expect([starts.count, run.frame]).toEqual([2, 4]);
+    expect([starts.count, run.frame, run.reproducible]).toEqual([2, 4, true]);
   });
 
   test('are noticed while a start that takes its time is under way', async () => {

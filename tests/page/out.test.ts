@@ -10,6 +10,8 @@ const sketch = (fill: string): string => `import { defineSketch, dial } from 'fr
 export default defineSketch({
   title: 'Ferry', canvas: { width: 120, height: 60, background: 'white' }, frameRate: 20, duration: 2,
   dials: { size: dial.number(20, { min: 1, max: 60 }) },
+  start: () => ({ size: 0 }),
+  step(state, { dials }) { state.size = dials.size; },
   paint(canvas, { frame, random, dials }) {
     // Slow enough for its progress to be told.
     for (const end = performance.now() + (dials.size === 60 ? 150 : 0); performance.now() < end; );
@@ -76,6 +78,21 @@ describe('out of the page', () => {
     await until(() => readdirSync(path.dirname(viewer.file('ferry.ts'))).filter((name) => /apng/.test(name)), []);
     expect(existsSync(viewer.file('ferry.apng'))).toBe(false);
   });
+
+  test('a file that is not as the picture, after a dial was turned while it played, says so', async () => {
+    await viewer.button('Play').click();
+    await viewer.enter(viewer.field('size, as a number'), '25');
+    await viewer.button('Pause').click();
+    await as('svg');
+    await viewer.button('Make file').click();
+    await until(notice, /^Wrote ferry-\d+(-\d)?\.svg, beside the sketch; dials turned on the way are there from the start/, 20);
+    await viewer.button('Copy command').click();
+    await until(notice, /^Copied: juggle render .* --dial size=25; dials turned on the way/);
+    await viewer.enter(viewer.field('size, as a number'), '26');
+    await viewer.button('Copy command').click();
+    await until(notice, /^Copied: juggle render .* --dial size=26$/);
+    await viewer.enter(viewer.field('Frame'), '12');
+  }); // prettier-ignore
 
   test('the picture is copied', async () => {
     await viewer.button('Copy picture').click();

@@ -117,6 +117,8 @@ export interface Shown {
   /** Whether it looks at pointer or keys, and whether at the pointer. */
   readonly usesInput: boolean;
   readonly usesPointer: boolean;
+  /** Whether the run can be repeated with its seed, dials and input: not where it went on after a dial was turned. */
+  readonly reproducible: boolean;
 }
 
 /** What went wrong, with the places as they were served. */

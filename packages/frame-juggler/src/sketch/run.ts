@@ -107,8 +107,10 @@ export class Run {
   private readonly readByStart = new Set<string>();
   private readonly readByStep = new Set<string>();
   private starting = false;
-  /** Whether the state was made by dials that have been turned since. */
+  /** Whether the state was made by dials that have been turned since, and is to be made anew. */
   private outdated = false;
+  /** Whether it was made so, and stays. */
+  private mixed = false;
   private input: Input | undefined;
   private inputSource: InputSource | undefined;
   private inputUsed = false;
@@ -158,6 +160,7 @@ export class Run {
     // Pages set all dials again when one has changed.
     if (JSON.stringify(before) === JSON.stringify(now)) return;
     if (this.readByStart.has(name) || (!goingOn && this.readByStep.has(name))) this.outdated = true;
+    else if (this.readByStep.has(name)) this.mixed = true;
   }
 
   /** The number of the frame at hand; -1 before the start. */
@@ -177,6 +180,11 @@ export class Run {
   get checkpoint(): Checkpoint {
     if (this.at < 0) fail({ call: 'run.checkpoint', problem: 'the run has not started', expected: startsFirst });
     return { frame: this.at, state: this.state, random: this.stepRandom };
+  }
+
+  /** Whether a run with the same seed, dials and input comes to the same state; not if it went on after a dial was turned. */
+  get reproducible(): boolean {
+    return this.outdated || !this.mixed;
   }
 
   /** Whether pointer and keys come from somewhere, recorded or live. */
@@ -305,7 +313,7 @@ export class Run {
     if (events.some(isMove)) await this.loadHits();
     this.input.begin(0, events);
     this.stepRandom = seededRandom(this.seed);
-    this.outdated = false;
+    this.outdated = this.mixed = false;
     this.dialsOfState = notedDials(this.dialValues, (name) =>
       (this.starting ? this.readByStart : this.readByStep).add(name),
     );

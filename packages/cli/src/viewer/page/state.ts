@@ -30,6 +30,7 @@ export const shown = signal<Shown>({
   reached: 0,
   usesInput: false,
   usesPointer: false,
+  reproducible: true,
 });
 export const failure = signal<Failure | undefined>();
 /** Whether there is a sketch that can be played: not before the first is there, nor after one had to be ended. */

@@ -34,7 +34,7 @@ export function TakeOut({ host }: { host: SketchHost }) {
         (done, total) => setStep(`${done} of ${total} frames`),
         stop.current.signal,
       );
-      state.notify(`Wrote ${name}, beside the sketch`);
+      state.notify(`Wrote ${name}, beside the sketch${unlike()}`);
     } catch (error) {
       state.notify(stop.current.signal.aborted ? 'Stopped; nothing was written' : (error as Error).message);
     }
@@ -51,7 +51,8 @@ export function TakeOut({ host }: { host: SketchHost }) {
     const sketch = host.file.replace(/\.[^.]+$/, '');
     const line = `juggle ${commandLine(renderArguments(host.file, fileName(sketch, wish), wish))}`;
     await navigator.clipboard.writeText(line);
-    state.notify(`Copied: ${line}`);
+    const input = state.shown.value.usesInput ? '; without what pointer and keys did' : '';
+    state.notify(`Copied: ${line}${input}${unlike()}`);
   };
   const savePicture = async (): Promise<void> => {
     const link = document.createElement('a');
@@ -133,6 +134,11 @@ function wishOf(format: WishFormat, density: number): RenderWish {
     seed: state.seed.value,
     dials: Object.fromEntries(turned.map(({ name }) => [name, state.dialValues.value[name]])),
   };
+}
+
+/** In what the file is not as the picture shown, in words. */
+function unlike(): string {
+  return state.shown.value.reproducible ? '' : '; dials turned on the way are there from the start as they are now';
 }
 
 /** A run that used pointer or keys can only be repeated with the recorded input. */

@@ -350,6 +350,7 @@ export class Playback {
       reached: Math.max(0, run.frame),
       usesInput: run.usesInput,
       usesPointer: input.usesPointer,
+      reproducible: run.reproducible,
     });
   }
 
