@@ -30,7 +30,7 @@ export default defineSketch({
   duration: 10,
   seed: 3,
   dials: {
-    drops: dial.number(420, { min: 0, max: 1200, step: 10, label: 'Drops (from the start on)' }),
+    drops: dial.number(420, { min: 0, max: 1200, step: 10, label: 'Drops' }),
     wind: dial.number(-60, { min: -300, max: 300, label: 'Wind' }),
   },
   start({ random, dials, width, height }) {
