@@ -127,6 +127,7 @@ test('one file opens from disk, with its dials as they were turned and as they a
       return Math.round(([...Array(width).keys()].filter((x) => data[4 * x] > 128).length * 320) / width);
     });
   await comes(wide, 80);
+  expect(await page.getByLabel('size').inputValue()).toBe('40');
   await page.getByLabel('size').fill('10');
   await comes(wide, 20);
   expect(said).toEqual([]);

@@ -1,3 +1,4 @@
+import { log10, pow } from '../maths/power.ts';
 import { cssColor, readPacked } from '../paint/color.ts';
 import type { Dial, DialControl, DialMap } from '../sketch/dials.ts';
 import type { Sketch } from '../sketch/sketch.ts';
@@ -30,7 +31,8 @@ type Turn = (value: unknown) => void;
 const fields: { readonly [Type in DialControl['type']]: (control: Control<Type>, turn: Turn) => Field } = {
   number({ min, max, step }, turn) {
     const bounded = min !== undefined && max !== undefined;
-    const steps = step ?? (bounded ? (max - min) / 200 : 'any');
+    // A power of ten, so that a round value is one of the slider's.
+    const steps = step ?? (bounded ? pow(10, Math.floor(log10((max - min) / 100))) : 'any');
     const element = input(bounded ? 'range' : 'number', { min, max, step: steps });
     element.addEventListener('input', () => turnToNumber(element, turn));
     return { element, show: (value) => void (element.value = String(value)) };
