@@ -44,7 +44,6 @@ import {
   rasterize,
   RasterSurface,
   readTrack,
-  Recorder,
   renderPicture,
   rgb,
   rules,
@@ -239,20 +238,11 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     const clock = new LiveClock(60);
     requestAnimationFrame((now) => console.log(clock.due(now))); // so many frames are due
   },
-  makeTrack() {
-    const track = makeTrack({ title: 'Harbor', width: 640, height: 360, frameRate: 60, seed: 1 }, []);
-    console.log(writeTrack(track));
-  },
-  Recorder() {
-    const recorded: Recorder[] = [];
-    mount(harbor, '#stage', {
-      input(page) {
-        const recorder = new Recorder(page);
-        recorded.push(recorder);
-        return recorder; // the sketch hears what it hears
-      },
-    });
-    return () => recorded.map(({ events }) => events.length);
+  async makeTrack() {
+    const track = readTrack('harbor.input.json', await readFile('harbor.input.json', 'utf8'));
+    const run = new Run(harbor, { input: () => playTrack(track) });
+    await run.goTo(30);
+    console.log(writeTrack(makeTrack(run))); // of what happened up to frame 30
   },
   async playTrack() {
     const track = readTrack('harbor.input.json', await readFile('harbor.input.json', 'utf8'));
@@ -262,8 +252,9 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     return readTrack('harbor.input.json', await readFile('harbor.input.json', 'utf8'));
   },
   async writeTrack() {
-    const track = makeTrack({ title: 'Harbor', width: 640, height: 360, frameRate: 60, seed: 1 }, []);
-    await writeFile('harbor.input.json', writeTrack(track));
+    const run = new Run(harbor);
+    await run.goTo(30);
+    await writeFile('harbor.input.json', writeTrack(makeTrack(run)));
   },
 
   async describeFrame() {

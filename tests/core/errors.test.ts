@@ -131,7 +131,6 @@ describe('a mistake', () => {
     expect(() => surface.put({} as never)).toThrow(/^surface\.put: kept \{\} is not kept pixels; expected kept pixels, as surface\.copy\(\) gives it/); // prettier-ignore
     expect(() => run.resume({ frame: 3 } as never)).toThrow(/^run\.resume: read \{.*\} is not a function/);
     await expect(run.resume(() => 3 as never)).rejects.toThrow(/^run\.resume: checkpoint 3 is not a checkpoint/);
-    expect(() => new library.Recorder(undefined as never)).toThrow(/^Recorder: source is missing; expected a source of input/); // prettier-ignore
     const fed = (input: unknown): Promise<unknown> => new library.Run(sketch, { input: () => input as never }).goTo(1);
     await expect(fed({ events: [] })).rejects.toThrow(/^Run: input \{.*\} is not a source of input/);
     await expect(fed({ take: () => [{ type: 'tap' }] })).rejects.toThrow(

@@ -1,11 +1,11 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { defineSketch, Run, type InputEvent, type InputSource } from '../../packages/frame-juggler/src/index.ts';
-import { Recorder } from '../../packages/frame-juggler/src/sketch/input.ts';
+import { defineSketch, dial, Run, type InputEvent, type InputSource } from '../../packages/frame-juggler/src/index.ts';
 import { makeTrack, playTrack, readTrack, writeTrack } from '../../packages/frame-juggler/src/sketch/input-track.ts';
 
 const from = (byFrame: Record<number, InputEvent[]>): InputSource => ({ take: (frame) => byFrame[frame] ?? [] });
-const setting = { title: 'Quay', width: 640, height: 360, frameRate: 60, seed: 1 };
+const trackOf = (...events: unknown[]): string =>
+  JSON.stringify({ format: 'frame-juggler-input', version: 1, title: 'Quay', width: 640, height: 360, frameRate: 60, seed: 1, events }); // prettier-ignore
 
 test('pointer and keys follow the events, frame by frame', async () => {
   const seen: unknown[] = [];
@@ -103,8 +103,9 @@ test('over looks at the frame before, whoever asks and however the frame was com
   expect(new Set(painted.hits)).toEqual(new Set([4]));
 });
 
-test('a recorded track plays back the same, through its file', () =>
-  fc.assert(
+test('a recorded track plays back the same, through its file', () => {
+  const sketch = defineSketch({ dials: { ink: dial.color('teal') }, paint() {} });
+  return fc.assert(
     fc.asyncProperty(
       fc.array(
         fc.tuple(
@@ -116,28 +117,31 @@ test('a recorded track plays back the same, through its file', () =>
               type: fc.constantFrom('keydown' as const, 'keyup' as const),
               key: fc.string({ minLength: 1 }),
             }),
+            fc.record({ type: fc.constant('dial' as const), name: fc.constant('ink'), value: fc.constantFrom('gold', '#123') }), // prettier-ignore
           ),
         ),
       ),
       async (list) => {
         const live: Record<number, InputEvent[]> = {};
         for (const [frame, event] of list) (live[frame] ??= []).push(event as InputEvent);
-        const recorder = new Recorder(from(live));
-        for (let frame = 0; frame <= 20; frame++) recorder.take(frame);
-        const track = playTrack(readTrack('t.json', writeTrack(makeTrack(setting, recorder.events))));
+        const run = new Run(sketch, { input: () => from(live) });
+        await run.goTo(20);
+        const track = playTrack(readTrack('t.json', writeTrack(makeTrack(run))));
         for (let frame = 0; frame <= 20; frame++)
           expect(JSON.stringify(track.take(frame))).toBe(JSON.stringify(live[frame] ?? []));
       },
     ),
-  ));
+  );
+});
 
 test.each([
   ['not JSON', '{', /t\.json is not JSON/],
   ['another file', '{"a":1}', /t\.json is not an input track; expected "format"/],
-  ['a wrong event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'move', at: [1] } as never }])), /events\[0\]: at/],
-  ['an unknown event', writeTrack(makeTrack(setting, [{ frame: 1, event: { type: 'hover' } as never }])), /events\[0\]: type/],
-  ['too many events at once', writeTrack(makeTrack(setting, Array.from({ length: 10_001 }, () => ({ frame: 4, event: { type: 'press' } })))), /more than 10000 events in frame 4/],
-  ['events out of order', writeTrack(makeTrack(setting, [{ frame: 4, event: { type: 'press' } }, { frame: 2, event: { type: 'release' } }])), /events\[1\]\.frame: 2 comes behind 4/],
+  ['a wrong event', trackOf({ frame: 1, type: 'move', at: [1] }), /events\[0\]: at/],
+  ['an unknown event', trackOf({ frame: 1, type: 'hover' }), /events\[0\]: type/],
+  ['a dial without a value', trackOf({ frame: 1, type: 'dial', name: 'ink' }), /events\[0\]: value is missing/],
+  ['too many events at once', trackOf(...Array.from({ length: 10_001 }, () => ({ frame: 4, type: 'press' }))), /more than 10000 events in frame 4/],
+  ['events out of order', trackOf({ frame: 4, type: 'press' }, { frame: 2, type: 'release' }), /events\[1\]\.frame: 2 comes behind 4/],
 ])('a track that is %s is refused by its place', (_, text, message) => {
   expect(() => readTrack('t.json', text)).toThrow(message);
 }); // prettier-ignore

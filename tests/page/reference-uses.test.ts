@@ -15,7 +15,7 @@ globalThis.harbor = harbor;
 const ofMount = Object.entries(optionUses.mount).map(([option, use]) => ['mount.' + option, use]);
 globalThis.uses = Object.fromEntries([...Object.entries(uses), ...ofMount]);
 `;
-const inPages = ['Recorder', 'LiveClock', 'mount', 'mountWorker', 'Player', 'Canvas2dSurface', 'ExactSurface', 'PageInput', 'SketchElement', 'pageHost']; // prettier-ignore
+const inPages = ['LiveClock', 'mount', 'mountWorker', 'Player', 'Canvas2dSurface', 'ExactSurface', 'PageInput', 'SketchElement', 'pageHost']; // prettier-ignore
 
 /** What only Node and tests have is not there in a page. */
 const withoutNode: Plugin = {

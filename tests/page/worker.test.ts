@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
@@ -25,6 +25,16 @@ export default defineSketch({
   'heavy.js': `import { defineSketch } from 'frame-juggler';
 const busy = (ms) => { for (const end = performance.now() + ms; performance.now() < end;); };
 export default defineSketch({ frameRate: 50, step() { busy(40); }, paint(canvas, { frame }) { if (frame === 30) canvas.circle({ at: [1, 1], radios: 2 }); } });`,
+  // A pen that draws upon the last picture: what it has drawn is nowhere else.
+  'pen.js': `import { defineSketch, dial } from 'frame-juggler';
+export default defineSketch({
+  title: 'Pen', canvas: { width: 120, height: 80 }, frameRate: 60, carry: 1,
+  dials: { ink: dial.color('teal') },
+  paint(canvas, { pointer, dials }) {
+    if (pointer.down) canvas.circle({ at: pointer, radius: 6, fill: dials.ink });
+  },
+});`,
+  'pen.worker.js': "import { perform } from 'frame-juggler/worker';\nimport pen from './pen.js';\nperform(pen);\n",
   'harbor.worker.js':
     "import { perform } from 'frame-juggler/worker';\nimport harbor from './harbor.js';\nperform(harbor);\n",
   'heavy.worker.js':
@@ -33,19 +43,22 @@ export default defineSketch({ frameRate: 50, step() { busy(40); }, paint(canvas,
   'vite.config.js': "export default { base: './', worker: { format: 'es' } };\n",
   'main.js': `import { mount, mountWorker } from 'frame-juggler/browser';
 import harbor from './harbor.js';
+import pen from './pen.js';
 const workers = {
+  pen: () => new Worker(new URL('./pen.worker.js', import.meta.url), { type: 'module' }),
   harbor: () => new Worker(new URL('./harbor.worker.js', import.meta.url), { type: 'module' }),
   heavy: () => new Worker(new URL('./heavy.worker.js', import.meta.url), { type: 'module' }),
   broken: () => new Worker(new URL('./broken.worker.js', import.meta.url), { type: 'module' }),
 };
-globalThis.bench = { mount, mountWorker, harbor, workers };`,
+globalThis.bench = { mount, mountWorker, harbor, pen, workers };`,
 };
 
 interface Bench {
   readonly mount: typeof BrowserLibrary.mount;
   readonly mountWorker: typeof BrowserLibrary.mountWorker;
   readonly harbor: Parameters<typeof BrowserLibrary.mount>[0];
-  readonly workers: Readonly<Record<'harbor' | 'heavy' | 'broken', () => Worker>>;
+  readonly pen: Parameters<typeof BrowserLibrary.mount>[0];
+  readonly workers: Readonly<Record<'harbor' | 'heavy' | 'broken' | 'pen', () => Worker>>;
 }
 
 mkdirSync('out', { recursive: true });
@@ -162,4 +175,73 @@ test('two hundred times mounted and stopped leave nothing: no worker, no canvas;
     expect.stringContaining('99 is out of range'),
   ]);
   await comes(() => Promise.resolve(page.workers().length), 0);
+});
+
+describe.each([true, false])('what was drawn by hand stays; in a worker: %s', (inWorker) => {
+  type Held = { readonly player: BrowserLibrary.Player };
+  const player = <Value>(job: (player: BrowserLibrary.Player) => Value): Promise<Awaited<Value>> =>
+    page.evaluate(`(${String(job)})(globalThis.player)`) as Promise<Awaited<Value>>;
+  /** The colors at three places, in fractions of the picture. */
+  const marks = (): Promise<string[]> =>
+    page.$eval('canvas', (element) => {
+      const names: Record<string, string> = { '0,128,128': 'teal', '220,20,60': 'crimson', '255,255,255': '-' };
+      return [0.2, 0.5, 0.8].map((x) => {
+        const data = element.getContext('2d')!.getImageData(x * element.width, element.height / 2, 1, 1).data;
+        return names[[...data.slice(0, 3)].join()] ?? [...data].join();
+      });
+    });
+  const draw = async (x: number): Promise<void> => {
+    const box = (await page.locator('canvas').boundingBox())!;
+    await page.mouse.move(box.x + x * box.width, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.waitForTimeout(120);
+    await page.mouse.up();
+    await page.mouse.move(700, 500);
+    await page.waitForTimeout(120);
+  };
+
+  beforeEach(async () => {
+    await page.evaluate(async (inWorker) => {
+      const { mount, mountWorker, pen, workers } = (globalThis as unknown as { bench: Bench }).bench;
+      const player = inWorker ? await mountWorker(workers.pen(), 'main') : mount(pen, 'main');
+      Object.assign(globalThis, { player } satisfies Held);
+      await player.ready;
+    }, inWorker);
+    await draw(0.2);
+    await player((player) => player.setDial('ink', 'crimson'));
+    await draw(0.5);
+    await player((player) => player.pause());
+  });
+
+  test('when the picture gets another size, when it is looked back at, and when the ink is changed', async () => {
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await player((player) => player.setDensity(2));
+    expect(await page.$eval('canvas', ({ width }) => width)).toBe(240);
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await player((player) => player.back());
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await player((player) => player.setDial('ink', 'teal'));
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await player((player) => player.play());
+    await draw(0.8);
+    expect(await marks()).toEqual(['teal', 'crimson', 'teal']);
+  });
+
+  test('until one goes back and plays from there, or begins again; a track tells all of it', async () => {
+    const drawn = await player((player) => player.frame);
+    const track = await player((player) => player.track());
+    expect(track.events).toContainEqual({ frame: 0, type: 'dial', name: 'ink', value: 'teal' });
+    expect(track.events.filter(({ type }) => type === 'press')).toHaveLength(2);
+    await player((player) => player.goTo(2));
+    expect(await marks()).toEqual(['-', '-', '-']);
+    await player((player) => player.goTo(200));
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await player((player) => player.goTo(2));
+    await player((player) => player.play());
+    await comes(() => player((player) => player.frame > 60), true);
+    expect(drawn).toBeGreaterThan(20);
+    expect(await marks()).toEqual(['-', '-', '-']);
+    await player((player) => player.restart());
+    expect((await player((player) => player.track())).events).toEqual([]);
+  });
 });

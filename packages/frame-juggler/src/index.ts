@@ -14,10 +14,9 @@ export type {
   Misfit,
   NumberDialOptions,
 } from './sketch/dials.ts';
-export { Recorder } from './sketch/input.ts';
-export type { InputEvent, InputSource, Keys, Pointer } from './sketch/input.ts';
+export type { InputEvent, InputSource, Keys, NotedEvent, Pointer } from './sketch/input.ts';
 export { makeTrack, playTrack, readTrack, writeTrack } from './sketch/input-track.ts';
-export type { InputTrack, TrackEvent, TrackSetting } from './sketch/input-track.ts';
+export type { InputTrack, TrackEvent } from './sketch/input-track.ts';
 export { scenes } from './sketch/scenes.ts';
 export type { Scene, SceneMoment, Scenes } from './sketch/scenes.ts';
 export type { TableRow } from './sketch/table.ts';

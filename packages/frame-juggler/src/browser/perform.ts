@@ -1,6 +1,6 @@
 import { asSketchError, SketchError } from '../error.ts';
-import { Color, cssColor } from '../paint/color.ts';
 import type { Frame } from '../frame/frame.ts';
+import { plainDialValue } from '../sketch/dials.ts';
 import type { InputEvent, InputSource } from '../sketch/input.ts';
 import { Run } from '../sketch/run.ts';
 import { isSketch, type Sketch } from '../sketch/sketch.ts';
@@ -67,7 +67,9 @@ class Work {
       // The picture has to stay, because the next frame is drawn over it.
       return this.sketch.carry > 0 ? createImageBitmap(this.canvas) : this.canvas.transferToImageBitmap();
     },
-    setDial: ({ name, value, goingOn }) => Promise.resolve(this.run!.setDial(name, value, goingOn) as undefined),
+    setDial: async ({ name, value, from }) => void this.run!.setDial(name, value, from),
+    forgetInput: async ({ from }) => this.run!.forgetInput(from) as undefined,
+    track: async () => (await import('../sketch/input-track.ts')).makeTrack(this.run!),
     words: async () => (await import('../review/words.ts')).frameInWords(this.painted!),
   };
 
@@ -88,16 +90,13 @@ class Work {
   private get standing(): Standing | undefined {
     if (this.run === undefined) return undefined;
     const { frame, usesInput, dials } = this.run;
-    const values = Object.entries(dials).map(([name, value]) => [name, plain(value)]);
+    const values = Object.entries(dials).map(([name, value]) => [name, plainDialValue(value)]);
     return { frame, usesInput, dials: Object.fromEntries(values) as Record<string, unknown> };
   }
 }
 
-/** A dial's value as a message can carry it: colors as CSS writes them. */
-const plain = (value: unknown): unknown => (value instanceof Color ? cssColor(value.packed) : value);
-
 function factsOf({ title, frameRate, frames, repeat, carry, seed, canvas, dials }: Sketch): SketchFacts {
-  const told = Object.entries(dials).map(([name, { initial, label, control }]) => [name, { initial: plain(initial), label, control }] as const); // prettier-ignore
+  const told = Object.entries(dials).map(([name, { initial, label, control }]) => [name, { initial: plainDialValue(initial), label, control }] as const); // prettier-ignore
   const { width, height } = canvas;
   return { title, frameRate, frames, repeat, carry, seed, width, height, dials: Object.fromEntries(told) };
 }

@@ -2,6 +2,7 @@ import type { View } from '../canvas/view.ts';
 import type { Frame } from '../frame/frame.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import type { InputSource } from '../sketch/input.ts';
+import type { InputTrack } from '../sketch/input-track.ts';
 import { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
@@ -33,8 +34,12 @@ export interface Performer {
   goTo(frame: number): Promise<void>;
   /** Runs to a frame and draws it. @param shown the frame that the canvas shows; -1 for none */
   show(frame: number, shown: number): Promise<void>;
-  /** Turns a dial. @param goingOn whether steps that are done already may stay, as while it plays */
-  setDial(name: string, value: unknown, goingOn: boolean): void | Promise<void>;
+  /** Turns a dial. @param from the first frame that is to know of it */
+  setDial(name: string, value: unknown, from: number): unknown;
+  /** Forgets what pointer and keys did from a frame on, so that they are asked again. */
+  forgetInput(from: number): unknown;
+  /** The track of what happened since frame 0. */
+  track(): Promise<InputTrack>;
   /** Says what the picture shows; undefined while there is none. */
   words(): Promise<string> | undefined;
   /** Lets go of what it holds. */
@@ -122,8 +127,16 @@ export class PagePerformer implements Performer {
     await this.run.drawTo(frame, shown, (painted) => surface.draw((this.painted = painted)));
   }
 
-  setDial(name: string, value: unknown, goingOn: boolean): void {
-    this.run.setDial(name, value, goingOn);
+  setDial(name: string, value: unknown, from: number): void {
+    this.run.setDial(name, value, from);
+  }
+
+  forgetInput(from: number): void {
+    this.run.forgetInput(from);
+  }
+
+  async track(): Promise<InputTrack> {
+    return (await import('../sketch/input-track.ts')).makeTrack(this.run);
   }
 
   words(): Promise<string> | undefined {

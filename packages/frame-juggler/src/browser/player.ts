@@ -5,6 +5,7 @@ import { optional, type Options, schemaOf, withoutUndefined } from '../schema/sc
 import type { LoadListener } from '../sketch/assets.ts';
 import type { DialMap, DialSetting, DialSettings, DialValues } from '../sketch/dials.ts';
 import type { InputSource } from '../sketch/input.ts';
+import type { InputTrack } from '../sketch/input-track.ts';
 import { frameAtRest, type Sketch } from '../sketch/sketch.ts';
 import { dress, prefersRest, whenSeen } from './manners.ts';
 import { PageInput } from './page-input.ts';
@@ -142,6 +143,8 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   /** The work in progress; the next one waits for it, so that nothing overtakes an asynchronous start. */
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
+  /** What will show the frame at hand once more. */
+  private refreshing: Promise<void> | undefined;
 
   /**
    * @param perform what runs and draws it, where that is not to be the page
@@ -210,6 +213,8 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     if (this.isPlaying || this.stopped) return;
     if (this.run.atEnd && !this.sketch.repeat && this.sketch.frames > 1) void this.restart();
     this.isPlaying = true;
+    // What came after a frame that one has gone back to is over.
+    void this.enqueue(async () => void (await this.run.forgetInput(this.frame + 1)));
     this.goOn();
     this.changed();
   }
@@ -274,14 +279,24 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
 
   /** Turns a dial; a sketch that is not playing is shown again with it. */
   setDial<Name extends keyof Dials & string>(name: Name, value: DialSetting<Dials[Name]>): Promise<void> {
-    return this.enqueue(async () => {
-      // What came of a pointer or of keys so far would be lost.
-      await this.run.setDial(name, value, this.isPlaying || this.listening);
+    let seen: Promise<void> | undefined;
+    const turned = this.enqueue(async () => {
+      await this.run.setDial(name, value, this.isPlaying ? this.frame + 1 : this.frame);
       this.options.onDial?.(name, this.dials[name]);
       this.tell('dial', { name, value: this.dials[name] });
       if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
-      await this.refresh();
+      // Many turns in a row, as of a slider, are shown together.
+      seen = this.refreshing ??= this.enqueue(() => {
+        this.refreshing = undefined;
+        return this.refresh();
+      });
     });
+    return turned.then(() => seen);
+  }
+
+  /** What pointer and keys, and dials turned with them, did since frame 0; `writeTrack` makes a file of it. */
+  track(): Promise<InputTrack> {
+    return this.run.track();
   }
 
   /** Whether the sketch has asked for pointer or keys. */

@@ -1,6 +1,7 @@
 import type { View } from '../canvas/view.ts';
 import type { SourceLine } from '../error.ts';
 import type { InputEvent } from '../sketch/input.ts';
+import type { InputTrack } from '../sketch/input-track.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { DialControl } from '../sketch/dials.ts';
 import type { PerformerSetting } from './performer.ts';
@@ -38,9 +39,11 @@ export interface Tasks {
     readonly answer: ImageBitmap;
   };
   setDial: {
-    readonly given: { readonly name: string; readonly value: unknown; readonly goingOn: boolean };
+    readonly given: { readonly name: string; readonly value: unknown; readonly from: number };
     readonly answer: undefined;
   };
+  forgetInput: { readonly given: { readonly from: number }; readonly answer: undefined };
+  track: { readonly given: object; readonly answer: InputTrack };
   words: { readonly given: object; readonly answer: string };
 }
 export type TaskName = keyof Tasks;

@@ -2,6 +2,7 @@ import { SketchError } from '../error.ts';
 import type { View } from '../canvas/view.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import type { InputSource } from '../sketch/input.ts';
+import type { InputTrack } from '../sketch/input-track.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { Performer, PerformerSetting } from './performer.ts';
 import type { FromWorker, SketchFacts, Standing, Task, TaskName, Tasks } from './work.ts';
@@ -158,8 +159,16 @@ export class WorkerPerformer implements Performer {
     picture.close();
   }
 
-  async setDial(name: string, value: unknown, goingOn: boolean): Promise<void> {
-    await this.ask('setDial', { name, value, goingOn });
+  async setDial(name: string, value: unknown, from: number): Promise<void> {
+    await this.ask('setDial', { name, value, from });
+  }
+
+  async forgetInput(from: number): Promise<void> {
+    await this.ask('forgetInput', { from });
+  }
+
+  track(): Promise<InputTrack> {
+    return this.ask('track', {});
   }
 
   words(): Promise<string> | undefined {

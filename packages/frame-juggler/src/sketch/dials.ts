@@ -1,7 +1,7 @@
 import { asSketchError, fail, show } from '../error.ts';
 import { onlyKnown } from '../known-names.ts';
 import { suggest } from '../suggest.ts';
-import { readColor, type ColorLike } from '../paint/color.ts';
+import { Color, cssColor, readColor, type ColorLike } from '../paint/color.ts';
 import {
   convertedLater,
   finite,
@@ -210,6 +210,11 @@ export function notedDials(
   // Node's console would print that there is something to read.
   Object.defineProperty(noted, Symbol.for('nodejs.util.inspect.custom'), { value: () => ({ ...values }) });
   return asDials(noted);
+}
+
+/** A dial's value as a message or a file can carry it: colors as CSS writes them. */
+export function plainDialValue(value: unknown): unknown {
+  return value instanceof Color ? cssColor(value.packed) : value;
 }
 
 /** A value that was kept for a dial but no longer fits the sketch. */

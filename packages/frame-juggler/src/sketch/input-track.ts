@@ -1,13 +1,14 @@
 import { SketchError } from '../error.ts';
-import { finite, kindOf, listOf, name, oneOf, positive, text, whole } from '../schema/kind.ts';
+import { convertedLater, finite, kindOf, listOf, name, oneOf, positive, text, whole } from '../schema/kind.ts';
 import { pair } from '../schema/point.ts';
 import { type Complete, schemaOf } from '../schema/schema.ts';
 import type { InputEvent, InputSource } from './input.ts';
+import type { Run } from './run.ts';
 import { givenBy } from '../schema/given.ts';
 
 /*
- * Input tracks: pointer and keys of a run, recorded, as a small JSON file of our own. Each of `events` is something
- * that happened before a frame.
+ * Input tracks: pointer, keys and turned dials of a run, recorded, as a small JSON file of our own. Each of `events` is
+ * something that happened before a frame.
  */
 
 export const trackFormat = 'frame-juggler-input';
@@ -27,6 +28,10 @@ const eventSchemas = {
   release: schemaOf({ ...eventHead, type: oneOf('release') }, '{ frame, type }'),
   keydown: schemaOf({ ...eventHead, type: oneOf('keydown'), key: name }, '{ frame, type, key }'),
   keyup: schemaOf({ ...eventHead, type: oneOf('keyup'), key: name }, '{ frame, type, key }'),
+  dial: schemaOf(
+    { ...eventHead, type: oneOf('dial'), name, value: convertedLater('the value of a dial') },
+    '{ frame, type, name, value }',
+  ),
 } satisfies Record<InputEvent['type'], unknown>;
 const eventType = oneOf(...(Object.keys(eventSchemas) as InputEvent['type'][]));
 
@@ -59,25 +64,14 @@ const maxTogether = 10_000;
 /** A recorded run's input, and the size, frame rate and seed that it was recorded at. */
 export type InputTrack = Complete<typeof trackTable>;
 
-/** What a track says about the run it was recorded in. */
-export type TrackSetting = Pick<InputTrack, 'title' | 'width' | 'height' | 'frameRate' | 'seed'>;
-
 const trackKind = /* @__PURE__ */ givenBy<InputTrack>('a track', 'readTrack or makeTrack', 'format', 'events');
-const settingKind = /* @__PURE__ */ kindOf<TrackSetting>(
-  '{ title, width, height, frameRate, seed }',
-  (value) => typeof value === 'object' && value !== null,
-  'is not that',
-);
-const notedKind = /* @__PURE__ */ kindOf('a list of { frame, event }', Array.isArray, 'is not a list');
+const runKind = /* @__PURE__ */ givenBy<Run>('a run', 'new Run(sketch)', 'sketch', 'inputEvents');
 
-/** The track of what was recorded. */
-export function makeTrack(
-  run: TrackSetting,
-  noted: readonly { readonly frame: number; readonly event: InputEvent }[],
-): InputTrack {
-  const { title, width, height, frameRate, seed } = settingKind.read('makeTrack', 'run', run);
-  notedKind.read('makeTrack', 'noted', noted);
-  const events = noted.map(({ frame, event }) => ({ frame, ...event }));
+/** The track of what happened in a run since its frame 0. */
+export function makeTrack(run: Run): InputTrack {
+  const { sketch, width, height, seed, inputEvents } = runKind.read('makeTrack', 'run', run);
+  const { title, frameRate } = sketch;
+  const events = inputEvents.map(({ frame, event }) => ({ frame, ...event }));
   return { format: trackFormat, version: trackVersion, title, width, height, frameRate, seed, events };
 }
 

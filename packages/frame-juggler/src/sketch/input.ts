@@ -6,7 +6,7 @@ import { pair } from '../schema/point.ts';
 
 /*
  * What a person does with pointer and keys, frame by frame. A host tells it in events, live or from a track; the same
- * events give the same pointer and keys.
+ * events give the same pointer and keys. A dial that is turned meanwhile is an event too.
  */
 
 /** One thing that a person did. Points are in the sketch's units; keys have the names of `KeyboardEvent.key`. */
@@ -22,11 +22,29 @@ export type InputEvent =
       readonly type: 'keydown' | 'keyup';
       /** The key, as KeyboardEvent.key names it. */
       readonly key: string;
+    }
+  | {
+      readonly type: 'dial';
+      /** The name of the dial that was turned. */
+      readonly name: string;
+      /** The value it has from now on: a number, a text, true or false, a point. */
+      readonly value: unknown;
     };
+
+/** An event, and the frame that was the first to know of it. */
+export interface NotedEvent {
+  /** The frame's number. */
+  readonly frame: number;
+  /** What happened. */
+  readonly event: InputEvent;
+}
 
 /** Where a run gets its events from. */
 export interface InputSource {
-  /** The events since the frame before; for frame 0, the initial state. Called once per frame, in order. */
+  /**
+   * The events since the frame before; for frame 0, the initial state. Called once for each frame, in order, and from 0
+   * again as a run begins anew; a run that goes back notes by itself what it was told.
+   */
   take(frame: number): readonly InputEvent[];
   /** Called as the sketch looks at the pointer. */
   onPointer?(): void;
@@ -37,7 +55,7 @@ export interface InputSource {
 /** A source of events that is handed in. */
 export const inputSource = /* @__PURE__ */ givenBy<InputSource>('a source of input', 'playTrack(track)', 'take');
 
-const eventType = /* @__PURE__ */ oneOf('move', 'leave', 'press', 'release', 'keydown', 'keyup');
+const eventType = /* @__PURE__ */ oneOf('move', 'leave', 'press', 'release', 'keydown', 'keyup', 'dial');
 
 /** The mouse, pen or finger. */
 export interface Pointer {
@@ -151,6 +169,9 @@ export class Input {
         if (this.keysDown.delete(key)) this.keysReleased.add(key);
         break;
       }
+      case 'dial':
+        // The run's own.
+        break;
       default:
         eventType.read('input', 'type', (event as InputEvent).type);
     }
@@ -170,33 +191,4 @@ function readKey(call: string, key: string): string {
 /** A key's name as it is kept: letters in lower case, so that a key released while Shift is down does not stay pressed. */
 function keyName(key: string): string {
   return key.length === 1 ? key.toLowerCase() : key;
-}
-
-/** Records what another source reports, from frame 0 on. */
-export class Recorder implements InputSource {
-  private noted: { frame: number; event: InputEvent }[] = [];
-
-  constructor(private readonly source: InputSource) {
-    inputSource.read('Recorder', 'source', source);
-  }
-
-  /** All that came so far, with the frame at which it did. */
-  get events(): readonly { readonly frame: number; readonly event: InputEvent }[] {
-    return this.noted;
-  }
-
-  take(frame: number): readonly InputEvent[] {
-    if (frame === 0) this.noted = [];
-    const events = this.source.take(frame);
-    for (const event of events) this.noted.push({ frame, event });
-    return events;
-  }
-
-  onPointer(): void {
-    this.source.onPointer?.();
-  }
-
-  onKeys(): void {
-    this.source.onKeys?.();
-  }
 }

@@ -11,8 +11,17 @@ import { givenBy } from '../schema/given.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { loadLetteringAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
-import { dialNamed, dialValues, notedDials } from './dials.ts';
-import { Input, inputSource, type InputEvent, type InputSource, type Keys, type Pointer } from './input.ts';
+import { dialNamed, dialValues, notedDials, plainDialValue } from './dials.ts';
+import {
+  Input,
+  inputSource,
+  type InputEvent,
+  type InputSource,
+  type Keys,
+  type NotedEvent,
+  type Pointer,
+} from './input.ts';
+import { NotedInput } from './noted-input.ts';
 import { checkSize, sketchKind, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called; or its files, about to be loaded. */
@@ -101,8 +110,12 @@ export class Run {
   private stepRandom: Random;
   private readonly noise: Noise;
   private assets: Record<string, unknown> = {};
+  /** The values with which the run begins, and those in force. */
+  private readonly firstDials: Record<string, unknown>;
   private readonly dialValues: Record<string, unknown>;
-  /** The same for `start` and `step`: what those read of them is in the state. */
+  /** The dials whose turning was noted as a part of the input. */
+  private readonly turnedByHand = new Set<string>();
+  /** Those in force, for `start` and `step`: what those read of them is in the state. */
   private dialsOfState: Record<string, unknown> = {};
   private readonly readByStart = new Set<string>();
   private readonly readByStep = new Set<string>();
@@ -113,6 +126,7 @@ export class Run {
   private mixed = false;
   private input: Input | undefined;
   private inputSource: InputSource | undefined;
+  private readonly noted = new NotedInput();
   private inputUsed = false;
   /** The frame painted last, and the one before the current frame, for `pointer.over`. */
   private painted: { readonly at: number; readonly frame: Frame } | undefined;
@@ -140,6 +154,7 @@ export class Run {
     this.stepRandom = seededRandom(this.seed);
     this.noise = seededNoise(this.seed);
     this.view = makeView(this.width, this.height, sketch.canvas.view);
+    this.firstDials = dialValues(sketch.dials, options.dials);
     this.dialValues = dialValues(sketch.dials, options.dials);
   }
 
@@ -148,24 +163,61 @@ export class Run {
     return this.dialValues;
   }
 
+  /** The value that every dial has in a frame: another than now where pointer or keys had a part, and it was turned since. */
+  dialsAt(frame: number): Readonly<Record<string, unknown>> {
+    frameNumber.read('run.dialsAt', 'frame', frame);
+    const first = Object.entries(this.firstDials);
+    return Object.fromEntries(first.map(([name, value]) => [name, this.noted.valueAt(frame, name, value)]));
+  }
+
   /**
    * Turns a dial: every frame from now on is as if it always had that value. Where `start` or `step` has read it, the
-   * sketch begins again for that, and comes by all steps to the frame at hand.
-   * @param goingOn whether steps that are done already may stay, as while it plays; `start` counts anew all the same
+   * sketch begins again for that, and comes by all steps to the frame at hand. Where pointer or keys have a part in the
+   * run, the turn of a dial that `step` reads, or that is seen in trails, is a part of what was done by hand too: it
+   * counts from one frame on, and is among `inputEvents`.
+   * @param from the first frame that is to know of it, if not the frame at hand: the next one while it plays, so that
+   *   steps that are done stay as they are; `start` counts anew all the same
+   * @returns the first frame that may be another now
    */
-  setDial(name: string, value: unknown, goingOn = false): void {
-    const before = this.dialValues[name];
-    const now = (this.dialValues[name] = dialNamed(this.sketch.dials, name).read('dials', name, value));
-    this.dialsOfState[name] = now;
+  setDial(name: string, value: unknown, from = Math.max(0, this.at)): number {
+    frameNumber.read('run.setDial', 'from', from);
+    const now = dialNamed(this.sketch.dials, name).read('dials', name, value);
+    const goingOn = this.at >= 0 && from > this.at;
+    const inStart = this.readByStart.has(name);
+    const inLaterFrames = this.readByStep.has(name) || this.sketch.carry > 0;
+    const byHand = this.inputUsed && this.hasInput && inLaterFrames && !inStart && this.at >= 0;
+    const before = byHand ? this.dialsAt(from)[name] : this.dialValues[name];
+    if (byHand) this.noted.turn(from, name, plainDialValue(now), plainDialValue(this.firstDials[name]));
+    else this.firstDials[name] = now;
+    if (!byHand || from >= this.at) this.putDial(name, now);
     // Pages set all dials again when one has changed.
-    if (JSON.stringify(before) === JSON.stringify(now)) return;
-    if (this.readByStart.has(name) || (!goingOn && this.readByStep.has(name))) this.outdated = true;
-    else if (this.readByStep.has(name)) this.mixed = true;
+    if (JSON.stringify(before) === JSON.stringify(now)) return from;
+    if (byHand) {
+      this.turnedByHand.add(name);
+      if (!goingOn) this.outdated = true;
+      return from;
+    }
+    if (inStart || (!goingOn && this.readByStep.has(name))) this.outdated = true;
+    else if (inLaterFrames) this.mixed = true;
+    return 0;
   }
 
   /** The number of the frame at hand; -1 before the start. */
   get frame(): number {
     return this.at;
+  }
+
+  /**
+   * What came of pointer and keys since frame 0, and of dials that were turned by hand with them; for `makeTrack`. A
+   * frame that is run again is told the same again.
+   */
+  get inputEvents(): readonly NotedEvent[] {
+    return this.noted.events;
+  }
+
+  /** Forgets what happened from a frame on: from there, pointer and keys are asked again. */
+  forgetInput(from = 0): void {
+    this.noted.forget(frameNumber.read('run.forgetInput', 'from', from));
   }
 
   /** Whether the sketch has looked at the pointer or at keys. */
@@ -202,9 +254,9 @@ export class Run {
     return this.at >= this.sketch.frames - 1;
   }
 
-  /** Loads what the sketch needs, once, and makes the state of frame 0. */
+  /** Loads what the sketch needs, once, and makes the state of frame 0; pointer and keys are asked again from there. */
   restart(): Promise<void> {
-    return this.inTurn(() => this.begin());
+    return this.inTurn(() => this.beginAnew());
   }
 
   /** Moves on by one frame; on the last one it begins again, or stays where the sketch does not repeat. */
@@ -298,6 +350,16 @@ export class Run {
     return result;
   }
 
+  /** Begins another round, of which nothing has happened yet; dials stay as they are. */
+  private beginAnew(): Promise<void> {
+    const now = this.dialsAt(this.at + 1);
+    for (const name of this.turnedByHand) this.firstDials[name] = now[name];
+    this.turnedByHand.clear();
+    this.noted.forget();
+    return this.begin();
+  }
+
+  /** Begins again, and is told again what it was told. */
   private async begin(): Promise<void> {
     const { host = noHost, onLoad, input } = this.options;
     const [assets] = await this.call('load', () =>
@@ -309,9 +371,11 @@ export class Run {
     this.painted = undefined;
     if (input !== undefined) this.inputSource ??= inputSource.read('Run', 'input', input(this));
     this.input ??= new Input(this.view, (label, x, y) => this.isOver(label, x, y));
-    const events = this.inputSource?.take(0) ?? [];
+    const events = this.noted.take(0, this.inputSource);
     if (events.some(isMove)) await this.loadHits();
     this.input.begin(0, events);
+    Object.assign(this.dialValues, this.firstDials);
+    if (events.length > 0) await this.turnDials(events);
     this.stepRandom = seededRandom(this.seed);
     this.outdated = this.mixed = false;
     this.dialsOfState = notedDials(this.dialValues, (name) =>
@@ -327,9 +391,9 @@ export class Run {
   }
 
   private async moveOn(): Promise<void> {
-    if (this.at < 0 || (this.atEnd && this.sketch.repeat)) return this.begin();
+    if (this.at < 0 || (this.atEnd && this.sketch.repeat)) return this.beginAnew();
     if (this.atEnd) return;
-    const events = this.inputSource?.take(this.at + 1) ?? [];
+    const events = this.noted.take(this.at + 1, this.inputSource);
     // While the pointer is over the canvas, the sketch may ask what is under it in the current frame.
     if (this.input?.pointer.inside === true || events.some(isMove)) {
       await this.loadHits();
@@ -338,11 +402,27 @@ export class Run {
     this.before = this.painted?.at === this.at ? this.painted.frame : undefined;
     this.at++;
     this.input?.begin(this.at, events);
+    if (events.length > 0) await this.turnDials(events);
     const { step } = this.sketch;
     if (step === undefined) return;
     const moment = this.moment(this.stepRandom, this.dialsOfState);
     const next = await this.inFrame(() => this.call('step', () => step(this.state, moment)));
     if (next !== undefined) this.state = this.nextState(next);
+  }
+
+  private putDial(name: string, value: unknown): void {
+    this.dialValues[name] = this.dialsOfState[name] = value;
+  }
+
+  /** Turns the dials that were turned before a frame. */
+  private turnDials(events: readonly InputEvent[]): Promise<void> {
+    return this.inFrame(() => {
+      for (const event of events)
+        if (event.type === 'dial') {
+          const { name, value } = event;
+          this.putDial(name, dialNamed(this.sketch.dials, name).read('dials', name, value));
+        }
+    });
   }
 
   /** What `step` returned as the next state. An arrow function without braces returns what it has just computed. */

@@ -14,7 +14,7 @@ import {
 import { Canvas2dSurface, ExactSurface, pageHost, type PageSurface } from 'frame-juggler/browser';
 import type { LoopRange, Shown } from '../messages.ts';
 import { KeptFrames, type KeptPicture } from './kept-frames.ts';
-import { NotedInput } from './noted-input.ts';
+import { SentInput } from './sent-input.ts';
 
 /** When going far back, this many frames before the wanted one are kept too, because people often go on going back. */
 const keptOnTheWay = 12;
@@ -59,7 +59,7 @@ class Superseded extends Error {}
  */
 export class Playback {
   readonly run: Run;
-  readonly input = new NotedInput();
+  readonly input = new SentInput();
   private surface: PageSurface<KeptPicture>;
   private isExact: boolean;
   private readonly clock: LiveClock;
@@ -121,7 +121,7 @@ export class Playback {
       else if (this.shown >= 0 && this.shown !== run.frame) await run.goTo(this.shown);
       // From here on the input is live: input recorded for later frames, before going back, is dropped.
       if (this.range !== undefined) return;
-      this.input.forget(this.target + 1);
+      this.run.forgetInput(this.target + 1);
       this.kept.forget(this.target + 1);
       this.traced = undefined;
     });
@@ -182,17 +182,29 @@ export class Playback {
     });
   }
 
+  /** The value of every dial: in the frame that is shown, or as it is from the next one on. */
+  get dials(): Readonly<Record<string, unknown>> {
+    return this.run.dialsAt(this.nextTurn);
+  }
+
   /** Turns a dial. @throws SketchError where it cannot have that value */
   setDial(name: string, value: unknown): void {
-    // What was drawn by hand with a dial as it was stays so.
-    this.run.setDial(name, value, this.isPlaying || this.run.usesInput);
-    this.kept.forget();
+    const { run, nextTurn } = this;
+    const first = run.setDial(name, value, nextTurn);
+    this.kept.forget(first);
     this.traced = undefined;
-    if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
+    if (run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
     this.ask(async () => {
       this.shown = -1;
+      // What was drawn by hand up to here stays, and need not be drawn again.
+      if (first > 0 && this.sketch.carry > 0) await run.goTo(first - 1);
       await this.show(this.target);
     });
+  }
+
+  /** The first frame that a dial is turned for. */
+  private get nextTurn(): number {
+    return this.isPlaying && this.sketch.frames > 1 ? this.target + 1 : this.target;
   }
 
   /** Leaves items out of the picture, by their numbers from 1; what was shown is drawn again without them. */
@@ -266,7 +278,6 @@ export class Playback {
 
   /** Runs the sketch anew, as nothing has been done yet. */
   private async begin(frame = 0): Promise<void> {
-    this.input.forget();
     this.kept.forget();
     this.traced = undefined;
     this.target = frame;

@@ -52,6 +52,7 @@ const remarks = new Remarks((said) => tell({ type: 'remarks', remarks: said }));
 let playback: Playback | undefined;
 let calls: Pick<Calls, 'begin' | 'end'> = { begin: tellBegin, end: () => tell({ type: 'running', call: undefined }) };
 let told = 0;
+let toldDials = '';
 let canvas: OffscreenCanvas | undefined;
 
 const handlers: { [Type in ToWorker['type']]: (message: Extract<ToWorker, { type: Type }>) => void } = {
@@ -72,7 +73,7 @@ const handlers: { [Type in ToWorker['type']]: (message: Extract<ToWorker, { type
     } catch (thrown) {
       tell({ type: 'misfit', name, reason: asSketchError(thrown).reason });
     }
-    tellDials();
+    tellDials(true);
   },
   ask: ({ id, question }) => void answer(id, question),
 };
@@ -140,12 +141,15 @@ function begin(sketch: Sketch, beginning: Beginning): void {
     track,
     limit,
     onLoad: (done, total) => tell({ type: 'loading', done, total }),
-    onShown: (shown) => tell({ type: 'shown', shown }),
+    onShown(shown) {
+      tell({ type: 'shown', shown });
+      tellDials();
+    },
     onTheWay: (frame, target) => tell({ type: 'onTheWay', frame, target }),
     onError: failed,
   });
   tell({ type: 'opened', facts: factsOf(sketch, playback.run) });
-  tellDials();
+  tellDials(true);
   for (const { name, reason } of misfits) tell({ type: 'misfit', name, reason });
   playback.setSpeed(beginning.speed);
   playback.setRange(beginning.range);
@@ -205,11 +209,17 @@ function factsOf(sketch: Sketch, run: Run): SketchFacts {
   return { title, width, height, view, frameRate, frames, carry, seed, dials };
 }
 
-function tellDials(): void {
+/** Tells what every dial is at, if that is another than was told; what was turned by hand is as it was in each frame. */
+function tellDials(asked = false): void {
   if (playback === undefined) return;
-  const { sketch, run } = playback;
-  const values = Object.entries(run.dials).map(([name, value]) => [name, plainValue(sketch.dials[name], value)]);
-  tell({ type: 'dials', values: Object.fromEntries(values) as Record<string, DialValue> });
+  const { sketch, dials } = playback;
+  const values = Object.fromEntries(
+    Object.entries(dials).map(([name, value]) => [name, plainValue(sketch.dials[name], value)]),
+  );
+  const written = JSON.stringify(values);
+  if (!asked && written === toldDials) return;
+  toldDials = written;
+  tell({ type: 'dials', values });
 }
 
 /** A dial's value as a message can carry it. */
@@ -236,11 +246,7 @@ const answers: {
     return pictures;
   },
   png: () => canvas!.convertToBlob({ type: 'image/png' }),
-  track(_, { sketch, run, input }) {
-    const { title, frameRate } = sketch;
-    const { width, height, seed } = run;
-    return makeTrack({ title, width, height, frameRate, seed }, input.events);
-  },
+  track: (_, { run }) => makeTrack(run),
   checkup(_, { sketch, run: { seed, dials } }) {
     let told = 0;
     return checkSketch(sketch, {
