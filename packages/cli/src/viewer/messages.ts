@@ -29,6 +29,8 @@ export interface Beginning {
   readonly dialTexts: readonly (readonly [name: string, text: string])[];
   /** Input to be played instead of the page's own. */
   readonly track: InputTrack | undefined;
+  /** What was done by hand before the sketch was saved, to be done again up to the frame that is shown. */
+  readonly done: InputTrack | undefined;
 }
 
 export type ToWorker =

@@ -46,6 +46,13 @@ export class NotedInput {
     return value;
   }
 
+  /** Takes over what happened in another run, in place of all that is noted. */
+  recall(events: readonly NotedEvent[], until: number): void {
+    this.forget();
+    for (const { frame, event } of events) this.note(frame, [...this.at(frame), event]);
+    this.last = events.reduce((last, { frame }) => Math.max(last, frame), until);
+  }
+
   /** Forgets what happened from a frame on: from there, the source is asked again. */
   forget(first = 0): void {
     this.last = Math.min(this.last, first - 1);

@@ -82,6 +82,12 @@ const noHost: AssetHost = { read: () => Promise.reject(new Error('this host read
 const frameNumber = whole(0);
 const givenCheckpoint = /* @__PURE__ */ givenBy<Checkpoint>('a checkpoint', 'run.checkpoint', 'frame', 'random');
 
+const notedKind = /* @__PURE__ */ kindOf<readonly NotedEvent[]>(
+  'a list of { frame, event }',
+  Array.isArray,
+  'is not a list',
+);
+
 const startsFirst = 'await run.goTo(0) before';
 
 const asMoment = /* @__PURE__ */ onlyKnown('moment');
@@ -213,6 +219,16 @@ export class Run {
    */
   get inputEvents(): readonly NotedEvent[] {
     return this.noted.events;
+  }
+
+  /**
+   * Takes what happened in another run as if it had happened in this one: its frames are told the same.
+   * @param until the last frame of that run; from the next on, pointer and keys are asked
+   */
+  recallInput(events: readonly NotedEvent[], until: number): void {
+    const call = 'run.recallInput';
+    this.noted.recall(notedKind.read(call, 'events', events), frameNumber.read(call, 'until', until));
+    for (const { event } of events) if (event.type === 'dial') this.turnedByHand.add(event.name);
   }
 
   /** Forgets what happened from a frame on: from there, pointer and keys are asked again. */

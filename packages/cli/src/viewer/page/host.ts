@@ -22,6 +22,8 @@ import { WrittenLines } from './written-lines.ts';
 
 /** How often, in milliseconds, the page checks whether the sketch hangs. */
 const lookEvery = 100;
+/** Milliseconds in which a worker is to answer before it is replaced. */
+const toAnswer = 300;
 
 /**
  * Runs the sketch in a worker and shows its canvas. Each save is loaded in a new worker while the last picture stays. The
@@ -39,6 +41,8 @@ export class SketchHost {
   private seed: number | undefined;
   /** Pointer and keys as they were recorded last, or as the command gave them. */
   private track: InputTrack | undefined;
+  /** What was done by hand in the run at hand, or in the last one that could tell. */
+  private done: InputTrack | undefined;
   private dials: Record<string, unknown> = {};
   private playing = true;
   /** Whether what is shown is a change that is being tried out by hand. */
@@ -60,8 +64,8 @@ export class SketchHost {
     sendInput();
   }
 
-  /** Loads the sketch as it was saved last. */
-  async load(): Promise<void> {
+  /** Loads the sketch as it was saved last. @param fresh whether it begins as nobody had touched it yet */
+  async load(fresh = false): Promise<void> {
     this.coming?.end();
     const stage = (this.coming = this.spare ?? this.newStage());
     this.spare = undefined;
@@ -70,6 +74,7 @@ export class SketchHost {
     } catch (error) {
       return this.showFailure({ place: 'The viewer cannot start', reason: (error as Error).message });
     }
+    this.done = fresh ? undefined : await this.doneByHand();
     // A newer save may have come in the meantime.
     if (stage !== this.coming) return;
     this.lines.forget();
@@ -89,7 +94,7 @@ export class SketchHost {
       seed: this.seed ?? seed,
       dials: this.dials,
     };
-    stage.open(server.sketch(), { ...beginning, dialTexts, track });
+    stage.open(server.sketch(), { ...beginning, dialTexts, track, done: this.done });
   }
 
   play(): void {
@@ -201,7 +206,7 @@ export class SketchHost {
     if (on && this.track !== undefined) this.seed = this.track.seed;
     state.shown.value = { ...state.shown.value, frame: 0 };
     this.playing = true;
-    void this.load();
+    void this.load(true);
   }
 
   /** What the frame at hand drew, with the lines as they were written. */
@@ -247,6 +252,16 @@ export class SketchHost {
   /** The sketch's file, without its folder. */
   get file(): string {
     return this.setup?.file ?? '';
+  }
+
+  /** What pointer, keys and dials did so far, so that a drawing is not lost with every save. */
+  private async doneByHand(): Promise<InputTrack | undefined> {
+    if (this.current === undefined) return this.done;
+    if (!state.shown.value.usesInput || state.replaying.value) return undefined;
+    const { done } = this;
+    // One that is busy, perhaps for ever, is not waited for.
+    const late = new Promise<InputTrack | undefined>((resolve) => setTimeout(() => resolve(done), toAnswer));
+    return Promise.race([this.current.ask('track', {}), late]).catch(() => done);
   }
 
   private newStage(): Stage {

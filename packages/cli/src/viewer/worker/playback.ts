@@ -1,5 +1,6 @@
 import {
   asSketchError,
+  fitDials,
   LiveClock,
   playTrack,
   Run,
@@ -205,6 +206,17 @@ export class Playback {
   /** The first frame that a dial is turned for. */
   private get nextTurn(): number {
     return this.isPlaying && this.sketch.frames > 1 ? this.target + 1 : this.target;
+  }
+
+  /** Has done again up to a frame what was done by hand before, but for dials that the sketch has no more. */
+  recall({ events }: InputTrack, frame: number): void {
+    const { dials } = this.sketch;
+    const fitting = events.filter(
+      (event) => event.type !== 'dial' || fitDials(dials, { [event.name]: event.value }).misfits.length === 0,
+    );
+    const noted = fitting.map(({ frame, ...event }) => ({ frame, event }));
+    this.run.recallInput(noted, frame);
+    this.input.goOnFrom(noted.map(({ event }) => event));
   }
 
   /** Leaves items out of the picture, by their numbers from 1; what was shown is drawn again without them. */

@@ -33,6 +33,17 @@ export class SentInput implements InputSource {
     }
   }
 
+  /** Goes on from what was done by hand before: whatever was held down then is let go. */
+  goOnFrom(events: readonly InputEvent[]): void {
+    this.add(events);
+    this.waiting = [];
+    this.add([
+      ...(this.down ? [{ type: 'release' } as const] : []),
+      ...[...this.keys].map((key) => ({ type: 'keyup', key }) as const),
+      ...(this.at === undefined ? [] : [{ type: 'leave' } as const]),
+    ]);
+  }
+
   take(frame: number): readonly InputEvent[] {
     const events = frame === 0 ? this.standing() : this.waiting;
     this.waiting = [];

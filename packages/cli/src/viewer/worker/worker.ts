@@ -128,7 +128,7 @@ async function load({ module, why }: Extract<ToWorker, { type: 'open' }>): Promi
 }
 
 function begin(sketch: Sketch, beginning: Beginning): void {
-  const { track } = beginning;
+  const { track, done } = beginning;
   const seed = beginning.seed ?? track?.seed ?? sketch.seed;
   const { values, misfits } = fitDials(sketch.dials, beginning.dials);
   for (const [name, text] of beginning.dialTexts)
@@ -148,6 +148,7 @@ function begin(sketch: Sketch, beginning: Beginning): void {
     onTheWay: (frame, target) => tell({ type: 'onTheWay', frame, target }),
     onError: failed,
   });
+  if (done !== undefined) playback.recall(done, beginning.frame);
   tell({ type: 'opened', facts: factsOf(sketch, playback.run) });
   tellDials(true);
   for (const { name, reason } of misfits) tell({ type: 'misfit', name, reason });

@@ -1,0 +1,111 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { decode } from 'fast-png';
+import { until, ViewerPage } from './viewer.ts';
+
+/* Drawing by hand in the viewer. `ink` is in what was drawn, `paper` is only painted. */
+const pen = (
+  shape: string,
+  { carry = 0, more = '' } = {},
+): string => `import { defineSketch, dial } from 'frame-juggler';
+export default defineSketch({
+  title: 'Pen', canvas: { width: 300, height: 150 }, frameRate: 50, carry: ${carry},
+  dials: { ink: dial.choice(['teal', 'crimson', 'gold']), paper: dial.color('white')${more} },
+  start: () => [] as { x: number; y: number; ink: string }[],
+  step(marks, { pointer, dials }) {
+    if (${carry} === 0 && pointer.down) marks.push({ x: pointer.x, y: pointer.y, ink: dials.ink });
+  },
+  paint(canvas, { dials, pointer }, marks) {
+    if (${carry} === 0) canvas.clear(dials.paper);
+    if (${carry} > 0 && pointer.down) canvas.${shape}({ at: pointer, radius: 12, fill: dials.ink });
+    for (const { x, y, ink } of marks) canvas.${shape}({ at: [x, y], radius: 12, fill: ink });
+  },
+});
+`;
+const colors: Readonly<Record<string, string>> = {
+  '0 128 128': 'teal',
+  '220 20 60': 'crimson',
+  '255 215 0': 'gold',
+  '255 255 255': '-',
+};
+
+let viewer: ViewerPage;
+beforeAll(async () => {
+  viewer = await ViewerPage.open({ 'pen.ts': pen('circle') });
+}, 60_000);
+afterAll(async () => {
+  await viewer.close();
+  expect(viewer.complaints).toEqual([]);
+});
+
+/** What is drawn at three places, from left to right. */
+async function marks(): Promise<string[]> {
+  const found: string[] = [];
+  for (const x of [0.2, 0.5, 0.8]) found.push(await viewer.color(x, 0.5));
+  return found.map((color) => colors[color] ?? color);
+}
+async function draw(x: number): Promise<void> {
+  const { mouse } = viewer.page;
+  const box = (await viewer.page.locator('#canvas').boundingBox())!;
+  await mouse.move(box.x + x * box.width, box.y + box.height / 2);
+  await mouse.down();
+  await viewer.page.waitForTimeout(150);
+  await mouse.up();
+  await mouse.move(box.x + 2, box.y + 2);
+  await viewer.page.waitForTimeout(150);
+}
+const chooseInk = async (ink: string): Promise<void> => void (await viewer.page.locator('#dial-ink').selectOption(ink));
+const ink = (): Promise<string> => viewer.page.locator('#dial-ink').inputValue();
+
+describe.each([0, 1])('in the viewer, with a carry of %s, a drawing', (carry) => {
+  beforeEach(async () => {
+    await viewer.andSee(() => viewer.save('pen.ts', pen('circle', { carry, more: `/* ${Math.random()} */` })));
+    await viewer.button('Reset').click();
+    await viewer.button('To the start').click();
+    if ((await viewer.button('Play').count()) > 0) await viewer.button('Play').click();
+    await draw(0.2);
+    await chooseInk('crimson');
+    await draw(0.5);
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+  });
+
+  test('is not drawn again when the ink is changed, at rest neither; looked back at, dials are as they were', async () => {
+    await viewer.button('Pause').click();
+    const last = await viewer.frame();
+    await chooseInk('gold');
+    await viewer.page.waitForTimeout(300);
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await viewer.enter(viewer.field('Frame'), '3');
+    await until(ink, 'teal');
+    expect(await marks()).toEqual(['-', '-', '-']);
+    await viewer.enter(viewer.field('Frame'), String(last));
+    await until(ink, 'gold');
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await viewer.button('Play').click();
+    await draw(0.8);
+    expect(await marks()).toEqual(['teal', 'crimson', 'gold']);
+  });
+
+  test('outlives a save, which has it drawn the new way, and is in the file that is made', async () => {
+    const edge = (): Promise<string> => viewer.color(0.5 + 10 / 300, 0.5 + 10 / 150);
+    expect(await edge()).toBe('255 255 255');
+    await viewer.saveAndSee('pen.ts', pen('rect', { carry }).replaceAll('radius: 12', 'size: 24'));
+    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    expect(await edge()).toBe('220 20 60');
+    await draw(0.8);
+    expect(await marks()).toEqual(['teal', 'crimson', 'crimson']);
+    await viewer.button('Pause').click();
+    await viewer.openPart('Take out');
+    await viewer.page.getByText('Make file').click();
+    await until(() => viewer.page.textContent('#notice'), /^Wrote pen-\d+(-\d)?\.png, beside the sketch$/);
+    const [name] = /pen-.*png/.exec((await viewer.page.textContent('#notice'))!)!;
+    const { width, data, channels } = decode(readFileSync(viewer.file(name)));
+    const made = [0.2, 0.5, 0.8].map((x) =>
+      data
+        .slice((75 * width + x * width) * channels)
+        .slice(0, 3)
+        .join(' '),
+    );
+    expect(made.map((color) => colors[color])).toEqual(['teal', 'crimson', 'crimson']);
+  });
+});
