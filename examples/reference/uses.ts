@@ -34,6 +34,7 @@ import {
   itemsOf,
   LiveClock,
   loadFonts,
+  framesLeftBy,
   makeTrack,
   measureText,
   notesOnFrame,
@@ -75,7 +76,6 @@ import {
   explain,
   fileHost,
   formats,
-  framesLeftBy,
   isPictureFile,
   isWrittenThrough,
   keepCheckpoints,
@@ -237,6 +237,9 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   LiveClock() {
     const clock = new LiveClock(60);
     requestAnimationFrame((now) => console.log(clock.due(now))); // so many frames are due
+  },
+  framesLeftBy() {
+    console.log(framesLeftBy(0.5)); // 8: after so many frames nothing is left of a picture
   },
   async makeTrack() {
     const track = readTrack('harbor.input.json', await readFile('harbor.input.json', 'utf8'));
@@ -463,9 +466,6 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   async openFolder() {
     const store = await openFolder('.');
     console.log(await store.list('')); // the names in it
-  },
-  framesLeftBy() {
-    console.log(framesLeftBy(0.5)); // 8: after so many frames nothing is left of a picture
   },
   async discardUnfinished() {
     await discardUnfinished('harbor.gif'); // after a thread that wrote it was ended

@@ -28,6 +28,7 @@ const places = [
   ['schema/point', 'canvas'],
   ['geometry/angle', 'motion'],
   ['geometry/', 'canvas'],
+  ['paint/fade', 'frames'],
   ['paint/', 'color'],
   ['chance/', 'chance'],
   ['motion/', 'motion'],

@@ -3,7 +3,8 @@ import path from 'node:path';
 import { afterAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { defineSketch, type Sketch } from 'frame-juggler';
-import { ChunkJoiner, ChunkRenderer, framesLeftBy, render, type Chunk } from 'frame-juggler/node';
+import { framesLeftBy } from 'frame-juggler';
+import { ChunkJoiner, ChunkRenderer, render, type Chunk } from 'frame-juggler/node';
 import { temporaryFolder } from '../helpers.ts';
 
 const folder = temporaryFolder();

@@ -49,10 +49,12 @@ async function draw(x: number): Promise<void> {
   const box = (await viewer.page.locator('#canvas').boundingBox())!;
   await mouse.move(box.x + x * box.width, box.y + box.height / 2);
   await mouse.down();
-  await viewer.page.waitForTimeout(150);
+  // However slow the machine is: until it is drawn.
+  await until(async () => (await marks())[[0.2, 0.5, 0.8].indexOf(x)] !== '-', true);
   await mouse.up();
   await mouse.move(box.x + 2, box.y + 2);
-  await viewer.page.waitForTimeout(150);
+  const frame = await viewer.frame();
+  await until(async () => (await viewer.frame()) > frame + 2, true);
 }
 const chooseInk = async (ink: string): Promise<void> => void (await viewer.page.locator('#dial-ink').selectOption(ink));
 const ink = (): Promise<string> => viewer.page.locator('#dial-ink').inputValue();
@@ -75,7 +77,7 @@ describe.each([0, 1])('in the viewer, with a carry of %s, a drawing', (carry) =>
     await chooseInk('gold');
     await viewer.page.waitForTimeout(300);
     expect(await marks()).toEqual(['teal', 'crimson', '-']);
-    await viewer.enter(viewer.field('Frame'), '3');
+    await viewer.enter(viewer.field('Frame'), '0');
     await until(ink, 'teal');
     expect(await marks()).toEqual(['-', '-', '-']);
     await viewer.enter(viewer.field('Frame'), String(last));

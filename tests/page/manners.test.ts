@@ -25,6 +25,7 @@ interface Bench {
   readonly buoy: Library.Sketch;
   readonly keyed: Library.Sketch;
   readonly slow: Library.Sketch;
+  readonly trail: Library.Sketch;
   readonly pointing: Library.Sketch;
   readonly painted: { count: number };
   readonly pointed: { at: number[] };
@@ -47,16 +48,27 @@ beforeEach(async () => {
       },
     }); // prettier-ignore
     const keyed = defineSketch({ paint: (canvas, { keys }) => void (keys.down('ArrowDown') && canvas.dot({ at: [9, 9] })) }); // prettier-ignore
+    // It leaves a mark in its second frame.
     const slow = defineSketch({
-      carry: 0.9,
-      paint() {
+      carry: 1,
+      paint(canvas, { frame }) {
         painted.count++;
+        if (frame === 1) canvas.rect({ from: [0, 0], to: [320, 360], fill: 'teal' });
         for (const end = performance.now() + 5; performance.now() < end;);
       },
     });
+    const trail = defineSketch({
+      canvas: { width: 120, height: 80, background: 'navy' }, carry: 0.9,
+      paint(canvas, { frame }) {
+        painted.count++;
+        canvas.circle({ at: [frame % 120, 40], radius: 10, fill: frame % 2 === 0 ? 'white' : 'crimson' });
+      },
+    }); // prettier-ignore
     const pointed = { at: [] as number[] };
     const pointing = defineSketch({ canvas: { width: 200, height: 100 }, paint: (_, { pointer }) => void (pointed.at = [pointer.x, pointer.y]) }); // prettier-ignore
-    Object.assign(globalThis, { bench: { mount, buoy, keyed, pointing, slow, painted, pointed } satisfies Bench });
+    Object.assign(globalThis, {
+      bench: { mount, buoy, keyed, pointing, slow, trail, painted, pointed } satisfies Bench,
+    });
     document.body.innerHTML = '';
     document.documentElement.style.height = '3000px';
   }, path.resolve('packages/frame-juggler/dist'));
@@ -321,6 +333,43 @@ describe('a mounted sketch', () => {
     // Each picture takes five milliseconds; a page that sleeps all the way does nothing else in between.
     expect(seen.ticks).toBeGreaterThan(30);
     expect(seen.after).toBeLessThan(5);
+  });
+
+  test('on its way to a far frame, paints what is still to be seen there of its trails, and nothing else', async () => {
+    await scene('<div></div>');
+    const [differing, count] = await page.evaluate(async () => {
+      const { mount, trail, painted } = (globalThis as unknown as { bench: Bench }).bench;
+      const [one, other] = [0, 1].map(() => mount(trail, 'div', { autoplay: false, density: 1 }));
+      await Promise.all([one.ready, other.ready]);
+      for (let frame = 1; frame <= 400; frame++) await one.goTo(frame);
+      painted.count = 0;
+      await other.goTo(400);
+      const pixels = ({ element }: BrowserLibrary.Player): string =>
+        element.getContext('2d')!.getImageData(0, 0, 120, 80).data.join();
+      const { count } = painted;
+      const there = pixels(one) === pixels(other);
+      await Promise.all([one.setDensity(2), other.setDensity(2)]);
+      await Promise.all([one.setDensity(1), other.setDensity(1)]);
+      return [[there, pixels(one) === pixels(other)], count];
+    });
+    expect(differing).toEqual([true, true]);
+    expect(count).toBeGreaterThan(10);
+    expect(count).toBeLessThan(60);
+  });
+
+  test('keeps its trails at another density, scaled, where it would take long to draw them all again', async () => {
+    await scene('<div></div>');
+    const seen = await page.evaluate(async () => {
+      const { mount, slow, painted } = (globalThis as unknown as { bench: Bench }).bench;
+      const player = mount(slow, 'div', { autoplay: false, density: 1 });
+      await player.goTo(150);
+      painted.count = 0;
+      await player.setDensity(2);
+      await player.advance();
+      const colorAt = (x: number): number[] => [...player.element.getContext('2d')!.getImageData(x, 100, 1, 1).data];
+      return [painted.count, player.element.width, colorAt(600), colorAt(680)];
+    });
+    expect(seen).toEqual([1, 1280, [0, 128, 128, 255], [255, 255, 255, 255]]);
   });
 
   test('of twelve on a page, those off the screen paint nothing, and all that play are in step', async () => {

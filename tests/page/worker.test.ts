@@ -194,10 +194,12 @@ describe.each([true, false])('what was drawn by hand stays; in a worker: %s', (i
     const box = (await page.locator('canvas').boundingBox())!;
     await page.mouse.move(box.x + x * box.width, box.y + box.height / 2);
     await page.mouse.down();
-    await page.waitForTimeout(120);
+    // However slow the machine is: until it is drawn.
+    await comes(async () => (await marks())[[0.2, 0.5, 0.8].indexOf(x)] !== '-', true);
     await page.mouse.up();
     await page.mouse.move(700, 500);
-    await page.waitForTimeout(120);
+    const { frame } = await player(({ frame }) => ({ frame }));
+    await comes(() => player(({ frame }) => frame).then((now) => now > frame + 2), true);
   };
 
   beforeEach(async () => {

@@ -76,6 +76,7 @@ export { pattern } from './paint/pattern.ts';
 export type { Pattern, PatternOptions } from './paint/pattern.ts';
 export { Picture } from './paint/picture.ts';
 export type { PictureData } from './paint/picture.ts';
+export { framesLeftBy } from './paint/fade.ts';
 export type { BlendMode } from './paint/blend.ts';
 export { seededNoise } from './chance/noise.ts';
 export type { Noise } from './chance/noise.ts';

@@ -1,11 +1,10 @@
 import { stat } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import path from 'node:path';
-import type { RunCall, Sketch } from 'frame-juggler';
+import { framesLeftBy, type RunCall, type Sketch } from 'frame-juggler';
 import { asSketchError, SketchError } from '../errors.ts';
 import {
   ChunkJoiner,
-  framesLeftBy,
   keepCheckpoints,
   Stopped,
   type ChunkOptions,

@@ -6,6 +6,7 @@ import { Run } from '../sketch/run.ts';
 import { isSketch, type Sketch } from '../sketch/sketch.ts';
 import { Canvas2dSurface } from '../surfaces/canvas2d/surface.ts';
 import { pageHost } from './page-host.ts';
+import { trailOf } from './performer.ts';
 import type { FromWorker, SketchFacts, Standing, Task, TaskName, Tasks } from './work.ts';
 
 interface WorkerScope {
@@ -63,7 +64,8 @@ class Work {
     show: async ({ frame, shown, density }) => {
       const run = this.run!;
       if (run.density !== density) run.density = density;
-      await run.drawTo(frame, shown, (painted) => this.surface!.draw((this.painted = painted)));
+      const surface = this.surface!;
+      await run.drawTo(frame, shown, (painted) => surface.draw((this.painted = painted)), trailOf(run, surface));
       // The picture has to stay, because the next frame is drawn over it.
       return this.sketch.carry > 0 ? createImageBitmap(this.canvas) : this.canvas.transferToImageBitmap();
     },

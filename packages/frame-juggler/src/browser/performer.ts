@@ -1,5 +1,6 @@
 import type { View } from '../canvas/view.ts';
 import type { Frame } from '../frame/frame.ts';
+import { framesLeftBy } from '../paint/fade.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import type { InputSource } from '../sketch/input.ts';
 import type { InputTrack } from '../sketch/input-track.ts';
@@ -68,6 +69,11 @@ export interface PerformerSetting {
   readonly between: () => Promise<void> | undefined;
 }
 
+/** How many frames before one are still to be seen in it, where nobody asks for every byte: older ones need no painting. */
+export function trailOf({ sketch }: Run, surface: object): number {
+  return surface instanceof Canvas2dSurface ? framesLeftBy(sketch.carry) : Infinity;
+}
+
 /** Runs a sketch in the page. */
 export class PagePerformer implements Performer {
   private readonly run: Run;
@@ -124,7 +130,12 @@ export class PagePerformer implements Performer {
 
   async show(frame: number, shown: number): Promise<void> {
     const surface = (this.surface ??= await (await import('./pixel-surface.ts')).loadPixelSurface(this.element));
-    await this.run.drawTo(frame, shown, (painted) => surface.draw((this.painted = painted)));
+    await this.run.drawTo(
+      frame,
+      shown,
+      (painted) => surface.draw((this.painted = painted)),
+      trailOf(this.run, surface),
+    );
   }
 
   setDial(name: string, value: unknown, from: number): void {

@@ -2,6 +2,7 @@ import { asSketchError, SketchError } from '../error.ts';
 import { LiveClock } from '../motion/clock.ts';
 import { callable, kindOf, oneOf, positive, toggle, whole } from '../schema/kind.ts';
 import { optional, type Options, schemaOf, withoutUndefined } from '../schema/schema.ts';
+import { framesLeftBy } from '../paint/fade.ts';
 import type { LoadListener } from '../sketch/assets.ts';
 import type { DialMap, DialSetting, DialSettings, DialValues } from '../sketch/dials.ts';
 import type { InputSource } from '../sketch/input.ts';
@@ -86,6 +87,9 @@ const players = new WeakMap<HTMLCanvasElement, Player>();
 /** Milliseconds between two descriptions of a picture that plays: screen readers are not to be flooded. */
 const describeEvery = 15_000;
 
+/** Milliseconds in which all frames of a picture under a carry may be drawn again. */
+const longestRedraw = 400;
+
 /** A picture under a carry is drawn again after its size has not changed for this many milliseconds. */
 const settleTime = 200;
 
@@ -143,6 +147,8 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   /** The work in progress; the next one waits for it, so that nothing overtakes an asynchronous start. */
   private work: Promise<void> = Promise.resolve();
   private waiting = 0;
+  /** Milliseconds that a frame takes, by the last ones. */
+  private pace = 0;
   /** What will show the frame at hand once more. */
   private refreshing: Promise<void> | undefined;
 
@@ -248,20 +254,27 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     });
   }
 
-  /** Shows a frame by its number. Under a carry it is painted from the start, so that its trails are right. */
+  /** Shows a frame by its number. Under a carry, all that its trails are made of is painted. */
   goTo(frame: number): Promise<void> {
     return this.enqueue(() => this.show(frame));
   }
 
-  /** Shows the same frame at another density. */
+  /** Shows the same frame at another density; after a long run under a carry, the trails that are there stay as they are. */
   setDensity(density: number): Promise<void> {
     this.asked = density;
     return this.enqueue(async () => {
       // Of several changes during one drawing, only the last is applied.
       if (this.run.density === this.asked) return;
       this.run.density = this.asked;
-      if (this.run.frame >= 0) await this.refresh();
+      if (this.run.frame >= 0 && !this.keepsTrails) await this.refresh();
     });
+  }
+
+  /** Whether it would take too long to draw all frames again, and the surface scales what it has. */
+  private get keepsTrails(): boolean {
+    const { carry } = this.sketch;
+    if (carry === 0 || this.options.surface === 'raster' || this.shown < 0) return false;
+    return Math.min(this.frame, framesLeftBy(carry)) * this.pace > longestRedraw;
   }
 
   /** Fills the screen with the picture, or ends that. A browser allows it after a click or a key only. */
@@ -400,7 +413,10 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   }
 
   private async show(frame: number): Promise<void> {
-    await this.run.show(frame, this.shown);
+    const [before, began] = [this.shown, performance.now()];
+    await this.run.show(frame, before);
+    const count = Math.min(this.frame - (this.frame < before ? -1 : before), framesLeftBy(this.sketch.carry));
+    if (count > 0) this.pace += ((performance.now() - began) / count - this.pace) * Math.min(1, count / 8);
     this.shown = this.run.frame;
     this.changed();
   }

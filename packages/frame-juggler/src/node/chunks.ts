@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
 import { crc32, deflate, inflate } from 'node:zlib';
+import { framesLeftBy } from '../paint/fade.ts';
 import { fail, SketchError } from '../error.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { Bits } from '../surfaces/raster/engine.ts';
@@ -82,16 +83,6 @@ export interface Chunk {
 }
 
 const givenChunk = givenBy<Chunk>('a chunk', 'await renderer.render([0, 29])', 'frames', 'bytes');
-
-/** After how many frames nothing is left of a picture under a carry; Infinity if it never fades. */
-export function framesLeftBy(carry: number, bits: Bits = 8): number {
-  if (carry >= 1) return Infinity;
-  let frames = 0;
-  // As the two forms of the engine let a trail fade: by whole bytes, or until there is too little of it to count.
-  if (bits === 8) for (let left = 255; left > 0; left = Math.trunc(left * carry)) frames++;
-  else for (let left = 1; left > 1 / 524280; left *= carry) frames++;
-  return frames;
-}
 
 /** Renders chunks of a film, one after the other. A run that is asked for a later chunk goes on where it is. */
 export class ChunkRenderer {

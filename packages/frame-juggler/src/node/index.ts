@@ -2,7 +2,7 @@ import './lettering-host.ts';
 
 export { checkSketchFile, loadSketch, readSketch, sketchExtensions } from './load-sketch.ts';
 export { render, Stopped, whatIsThere } from './render.ts';
-export { ChunkJoiner, ChunkRenderer, framesLeftBy } from './chunks.ts';
+export { ChunkJoiner, ChunkRenderer } from './chunks.ts';
 export type { Chunk, ChunkOptions, JoinOptions, OneChunkOptions } from './chunks.ts';
 export { keepCheckpoints } from './checkpoints/keep.ts';
 export type { KeepOptions } from './checkpoints/keep.ts';

@@ -19,3 +19,13 @@ export function fade(bytes: Uint8Array | Uint8ClampedArray, background: number, 
     bytes[at + 3] = alpha[bytes[at + 3]];
   }
 }
+
+/** After how many frames nothing is left of a picture under a carry; Infinity if it never fades. */
+export function framesLeftBy(carry: number, bits: 8 | 16 = 8): number {
+  if (carry >= 1) return Infinity;
+  let frames = 0;
+  // As the two forms of the engine let a trail fade: by whole bytes, or until there is too little of it to count.
+  if (bits === 8) for (let left = 255; left > 0; left = Math.trunc(left * carry)) frames++;
+  else for (let left = 1; left > 1 / 524280; left *= carry) frames++;
+  return frames;
+}

@@ -325,7 +325,7 @@ export class Run {
    * the way, as every picture stands on the one before.
    * @param shown the frame that is drawn already; -1 for none
    * @param draw called with each frame
-   * @param early where none is drawn: how many frames before it to begin with, if not with all
+   * @param early how many frames before it are still to be seen in it, if not all: older ones are not painted
    */
   drawTo(frame: number, shown: number, draw: (frame: Frame) => void | Promise<void>, early = Infinity): Promise<void> {
     return this.inTurn(async () => {
@@ -334,9 +334,10 @@ export class Run {
         await this.move(target);
         return draw(await this.paintHere(false));
       }
-      if (shown < 0 || shown !== this.at || shown > target || this.outdated) {
+      if (shown < 0 || shown !== this.at || shown > target || target - early > shown || this.outdated) {
         await this.move(Math.max(0, target - early));
-        await draw(await this.paintHere(false));
+        // Drawn on nothing, whatever the surface shows.
+        await draw({ ...(await this.paintHere(false)), carry: 0 });
       }
       while (this.at < target) {
         await this.options.between?.();

@@ -1,6 +1,7 @@
 import {
   asSketchError,
   fitDials,
+  framesLeftBy,
   LiveClock,
   playTrack,
   Run,
@@ -305,11 +306,17 @@ export class Playback {
       if (frame > run.frame && this.shown !== run.frame) this.showKept(run.frame);
       if (this.sketch.carry === 0 && frame < run.frame) await this.keepUpTo(frame);
       else
-        await run.drawTo(frame, this.shown === run.frame ? this.shown : -1, (painted) => {
-          this.draw(painted);
-          this.kept.add(run.frame, painted, () => this.surface.copy());
-          this.shown = run.frame;
-        });
+        await run.drawTo(
+          frame,
+          this.shown === run.frame ? this.shown : -1,
+          (painted) => {
+            this.draw(painted);
+            this.kept.add(run.frame, painted, () => this.surface.copy());
+            this.shown = run.frame;
+          },
+          // Only who wants every byte needs frames of which nothing is to be seen any more.
+          this.isExact ? Infinity : framesLeftBy(this.sketch.carry),
+        );
     }
     this.shown = frame;
     this.tell();

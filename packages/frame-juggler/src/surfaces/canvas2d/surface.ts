@@ -21,8 +21,8 @@ import { Compositor, type Backend, type Mixing, type Stage } from '../compositor
 import { contextOf, drawPicture, hiddenContext, styleOf, type CanvasElement, type Context } from './paint.ts';
 
 /**
- * Draws frames on a canvas of a page or of a worker, which takes the frame's pixel size. Each item comes with its own resolved
- * transform and paint; the context's own state stack is not used.
+ * Draws frames on a canvas of a page or of a worker, which takes the frame's pixel size; under a carry, what it shows is
+ * scaled to that. Each item comes with its own resolved transform and paint; the context's own state stack is not used.
  */
 export class Canvas2dSurface {
   private readonly compositor: Compositor<Context>;
@@ -91,22 +91,24 @@ class Canvas2dBackend implements Backend<Context> {
     const { context } = this;
     this.set = undefined;
     const element = context.canvas;
-    let left = carry;
     if (element.width !== width || element.height !== height) {
+      const before = hiddenContext(element.width, element.height);
+      if (carry > 0) copyPixels(context, before);
       element.width = width;
       element.height = height;
-      left = 0;
+      // What is carried over becomes a little softer; to draw all of it again, every frame would have to be run again.
+      if (carry > 0) context.drawImage(before.canvas, 0, 0, width, height);
     }
     context.setTransform(1, 0, 0, 1, 0, 0);
-    if (left === 0) {
+    if (carry === 0) {
       context.globalAlpha = 1;
       context.globalCompositeOperation = 'source-over';
       context.clearRect(0, 0, width, height);
       context.fillStyle = cssColor(background);
       context.fillRect(0, 0, width, height);
-    } else if (left < 1) {
+    } else if (carry < 1) {
       const pixels = context.getImageData(0, 0, width, height);
-      fade(pixels.data, background, left);
+      fade(pixels.data, background, carry);
       context.putImageData(pixels, 0, 0);
     }
     return { layer: context, base: toPixels };
