@@ -103,6 +103,51 @@ test('over looks at the frame before, whoever asks and however the frame was com
   expect(new Set(painted.hits)).toEqual(new Set([4]));
 });
 
+/** Notes the frames in which the pointer is down. */
+const holding = (input: () => InputSource): { run: Run; held: () => number[] } => {
+  const sketch = defineSketch({
+    start: () => ({ held: [] as number[] }),
+    step: ({ held }, { frame, pointer }) => void (pointer.down && held.push(frame)),
+    paint() {},
+  });
+  const run = new Run(sketch, { input });
+  return { run, held: () => (run.checkpoint.state as { held: number[] }).held };
+};
+
+test('a frame that is run again is told the same again, whoever is asked by then; a new round is not', async () => {
+  const asked: number[] = [];
+  const taps: InputEvent[][] = [[], [], [{ type: 'press' }], [], [{ type: 'release' }]];
+  const { run, held } = holding(() => ({ take: (frame) => (asked.push(frame), taps.shift() ?? []) }));
+  await run.goTo(6);
+  await run.goTo(2);
+  await run.goTo(6);
+  expect([held(), asked]).toEqual([[2, 3], [0, 1, 2, 3, 4, 5, 6]]);
+  await run.restart();
+  await run.goTo(6);
+  expect([held(), asked.slice(7)]).toEqual([[], [0, 1, 2, 3, 4, 5, 6]]);
+}); // prettier-ignore
+
+test('what is forgotten from a frame on is asked again, and what another run was told is told up to its end', async () => {
+  const { run, held } = holding(() => from({ 2: [{ type: 'press' }], 4: [{ type: 'release' }] }));
+  await run.goTo(5);
+  const other = holding(() => ({ take: (frame) => (frame === 7 ? [{ type: 'press' }] : []) }));
+  other.run.recallInput(run.inputEvents, 6);
+  await other.run.goTo(8);
+  expect([held(), other.held()]).toEqual([[2, 3], [2, 3, 7, 8]]);
+  other.run.forgetInput(4);
+  await other.run.goTo(0);
+  await other.run.goTo(8);
+  expect(other.held()).toEqual([2, 3, 4, 5, 6, 7, 8]);
+}); // prettier-ignore
+
+test('of a hand that never rests, the oldest is forgotten', async () => {
+  const { run } = holding(() => ({ take: (frame) => Array.from({ length: 9000 }, () => ({ type: 'move', at: [frame, 0] })) }));
+  await run.goTo(20);
+  const { inputEvents } = run;
+  expect(inputEvents.length).toBeLessThanOrEqual(100_000);
+  expect([inputEvents[0].frame, inputEvents.at(-1)?.frame]).toEqual([10, 20]);
+}); // prettier-ignore
+
 test('a recorded track plays back the same, through its file', () => {
   const sketch = defineSketch({ dials: { ink: dial.color('teal') }, paint() {} });
   return fc.assert(

@@ -211,6 +211,9 @@ describe('dials turned where pointer and keys have a part', () => {
     // Of a slider that is drawn along, only where it ends is kept.
     for (const ink of ['teal', 'crimson', 'gold']) run.setDial('ink', ink);
     expect(await inksNow()).toEqual(['0 teal', '3 crimson', '4 gold']);
+    // Pages that set all dials again when one has changed turn none of the others.
+    run.setDial('ink', 'gold', 5);
+    expect(await inksNow()).toHaveLength(3);
     // What is only painted is as it is now in every frame.
     expect(run.setDial('paper', 'gold')).toBe(0);
     expect(await inksNow()).toHaveLength(3);
@@ -230,8 +233,8 @@ describe('dials turned where pointer and keys have a part', () => {
   test('that a track turns, and the sketch has not or cannot have so, are named with the frame', async () => {
     const played = (name: string, value: unknown): Promise<void> =>
       new Run(pen(), { input: () => ({ take: (frame) => (frame === 3 ? [{ type: 'dial', name, value }] : []) }) }).goTo(5);
-    await expect(played('inc', 'teal')).rejects.toThrow(/^dials: there is no dial "inc"; did you mean "ink"\? \(frame 3\)/);
-    await expect(played('ink', 'blue')).rejects.toThrow(/^dials: ink "blue" is not.*\(frame 3\)$/);
+    await expect(played('inc', 'teal')).rejects.toThrow(/^input: there is no dial "inc"; did you mean "ink"\? \(frame 3\)/);
+    await expect(played('ink', 'blue')).rejects.toThrow(/^input: ink "blue" is not.*\(frame 3\)$/);
     await expect(played('paper', 'gold')).resolves.toBeUndefined();
   }); // prettier-ignore
 });

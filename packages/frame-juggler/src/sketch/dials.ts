@@ -246,12 +246,12 @@ export function fitDials(
 }
 
 /** The dial of a name. @throws SketchError with the nearest name where there is none */
-export function dialNamed(map: DialMap, name: string): Dial {
+export function dialNamed(map: DialMap, name: string, call = 'dials'): Dial {
   const found = Object.hasOwn(map, name) ? map[name] : undefined;
   if (found !== undefined) return found;
   const names = Object.keys(map);
   return fail({
-    call: 'dials',
+    call,
     problem: `there is no dial ${show(name)}`,
     expected: names.length === 0 ? 'the sketch has none' : suggest(name, names),
   });

@@ -188,24 +188,22 @@ export class Run {
   setDial(name: string, value: unknown, from = Math.max(0, this.at)): number {
     frameNumber.read('run.setDial', 'from', from);
     const now = dialNamed(this.sketch.dials, name).read('dials', name, value);
-    const goingOn = this.at >= 0 && from > this.at;
     const inStart = this.readByStart.has(name);
     const inLaterFrames = this.readByStep.has(name) || this.sketch.carry > 0;
-    const byHand = this.inputUsed && this.hasInput && inLaterFrames && !inStart && this.at >= 0;
+    const byHand = this.at >= 0 && this.hasInput && this.inputUsed && inLaterFrames && !inStart;
     const before = byHand ? this.dialsAt(from)[name] : this.dialValues[name];
-    if (byHand) this.noted.turn(from, name, plainDialValue(now), plainDialValue(this.firstDials[name]));
-    else this.firstDials[name] = now;
-    if (!byHand || from >= this.at) this.putDial(name, now);
     // Pages set all dials again when one has changed.
     if (JSON.stringify(before) === JSON.stringify(now)) return from;
+    const goesOn = this.at >= 0 && from > this.at;
     if (byHand) {
+      this.noted.turn(from, name, plainDialValue(now), plainDialValue(this.firstDials[name]));
       this.turnedByHand.add(name);
-      if (!goingOn) this.outdated = true;
-      return from;
-    }
-    if (inStart || (!goingOn && this.readByStep.has(name))) this.outdated = true;
-    else if (inLaterFrames) this.mixed = true;
-    return 0;
+    } else this.firstDials[name] = now;
+    if (inStart || (!goesOn && (byHand || this.readByStep.has(name)))) this.outdated = true;
+    else if (inLaterFrames && !byHand) this.mixed = true;
+    // A turn for an earlier frame comes into force on the way from there.
+    if (!byHand || from >= this.at) this.dialValues[name] = this.dialsOfState[name] = now;
+    return byHand ? from : 0;
   }
 
   /** The number of the frame at hand; -1 before the start. */
@@ -408,8 +406,8 @@ export class Run {
   }
 
   private async moveOn(): Promise<void> {
-    if (this.at < 0 || (this.atEnd && this.sketch.repeat)) return this.beginAnew();
-    if (this.atEnd) return;
+    if (this.at < 0) return this.begin();
+    if (this.atEnd) return this.sketch.repeat ? this.beginAnew() : undefined;
     const events = this.noted.take(this.at + 1, this.inputSource);
     // While the pointer is over the canvas, the sketch may ask what is under it in the current frame.
     if (this.input?.pointer.inside === true || events.some(isMove)) {
@@ -427,17 +425,14 @@ export class Run {
     if (next !== undefined) this.state = this.nextState(next);
   }
 
-  private putDial(name: string, value: unknown): void {
-    this.dialValues[name] = this.dialsOfState[name] = value;
-  }
-
   /** Turns the dials that were turned before a frame. */
   private turnDials(events: readonly InputEvent[]): Promise<void> {
     return this.inFrame(() => {
       for (const event of events)
         if (event.type === 'dial') {
           const { name, value } = event;
-          this.putDial(name, dialNamed(this.sketch.dials, name).read('dials', name, value));
+          const now = dialNamed(this.sketch.dials, name, 'input').read('input', name, value);
+          this.dialValues[name] = this.dialsOfState[name] = now;
         }
     });
   }
