@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import path from 'node:path';
+import fc from 'fast-check';
 import type { Browser, Page } from 'playwright-core';
 import type * as BrowserLibrary from '../../packages/frame-juggler/src/browser/index.ts';
 import { comes, launch, serveFolder } from './browser.ts';
@@ -34,7 +35,23 @@ export default defineSketch({
     if (pointer.down) canvas.circle({ at: pointer, radius: 6, fill: dials.ink });
   },
 });`,
+  // Each dial is read elsewhere: as it starts, at every step, in every picture.
+  'buoys.js': `import { defineSketch, dial } from 'frame-juggler';
+const buoys = (carry) => defineSketch({
+  canvas: { width: 120, height: 80, background: '#24506a' }, frameRate: 50, duration: 1, carry,
+  dials: { count: dial.number(3, { min: 1, max: 9 }), wind: dial.number(1, { min: -4, max: 4 }), tint: dial.color('teal') },
+  start: ({ random, dials }) => random.times(dials.count, () => random.point([120, 80])),
+  step(buoys, { random, dials }) { for (const at of buoys) { at.x += dials.wind; at.y += random.between(-3, 3); } },
+  paint(canvas, { dials }, buoys) { for (const at of buoys) canvas.circle({ at, radius: 7, fill: dials.tint }); },
+});
+export default [buoys(0), buoys(0.8), buoys(1)];`,
   'pen.worker.js': "import { perform } from 'frame-juggler/worker';\nimport pen from './pen.js';\nperform(pen);\n",
+  'buoys-0.worker.js':
+    "import { perform } from 'frame-juggler/worker';\nimport buoys from './buoys.js';\nperform(buoys[0]);\n",
+  'buoys-1.worker.js':
+    "import { perform } from 'frame-juggler/worker';\nimport buoys from './buoys.js';\nperform(buoys[1]);\n",
+  'buoys-2.worker.js':
+    "import { perform } from 'frame-juggler/worker';\nimport buoys from './buoys.js';\nperform(buoys[2]);\n",
   'harbor.worker.js':
     "import { perform } from 'frame-juggler/worker';\nimport harbor from './harbor.js';\nperform(harbor);\n",
   'heavy.worker.js':
@@ -44,21 +61,26 @@ export default defineSketch({
   'main.js': `import { mount, mountWorker } from 'frame-juggler/browser';
 import harbor from './harbor.js';
 import pen from './pen.js';
+import buoys from './buoys.js';
 const workers = {
+  buoys0: () => new Worker(new URL('./buoys-0.worker.js', import.meta.url), { type: 'module' }),
+  buoys1: () => new Worker(new URL('./buoys-1.worker.js', import.meta.url), { type: 'module' }),
+  buoys2: () => new Worker(new URL('./buoys-2.worker.js', import.meta.url), { type: 'module' }),
   pen: () => new Worker(new URL('./pen.worker.js', import.meta.url), { type: 'module' }),
   harbor: () => new Worker(new URL('./harbor.worker.js', import.meta.url), { type: 'module' }),
   heavy: () => new Worker(new URL('./heavy.worker.js', import.meta.url), { type: 'module' }),
   broken: () => new Worker(new URL('./broken.worker.js', import.meta.url), { type: 'module' }),
 };
-globalThis.bench = { mount, mountWorker, harbor, pen, workers };`,
+globalThis.bench = { mount, mountWorker, harbor, pen, buoys, workers };`,
 };
 
 interface Bench {
   readonly mount: typeof BrowserLibrary.mount;
   readonly mountWorker: typeof BrowserLibrary.mountWorker;
   readonly harbor: Parameters<typeof BrowserLibrary.mount>[0];
+  readonly buoys: readonly Parameters<typeof BrowserLibrary.mount>[0][];
   readonly pen: Parameters<typeof BrowserLibrary.mount>[0];
-  readonly workers: Readonly<Record<'harbor' | 'heavy' | 'broken' | 'pen', () => Worker>>;
+  readonly workers: Readonly<Record<'harbor' | 'heavy' | 'broken' | 'pen' | `buoys${0 | 1 | 2}`, () => Worker>>;
 }
 
 mkdirSync('out', { recursive: true });
@@ -247,3 +269,56 @@ describe.each([true, false])('what was drawn by hand stays; in a worker: %s', (i
     expect((await player((player) => player.track())).events).toEqual([]);
   });
 });
+
+type Deed = Readonly<{ goTo?: number; go?: 'advance' | 'back' | 'restart'; dial?: readonly ['count' | 'wind' | 'tint', unknown]; density?: number; wait: boolean }>; // prettier-ignore
+const deed: fc.Arbitrary<Deed> = fc
+  .oneof(
+    fc.record({ goTo: fc.integer({ min: 0, max: 60 }) }),
+    fc.record({ go: fc.constantFrom('advance' as const, 'back' as const, 'restart' as const) }),
+    fc.record({ dial: fc.constantFrom(['count', 2], ['count', 7], ['wind', -3], ['wind', 2], ['tint', 'gold'], ['tint', '#c53b2c']) as fc.Arbitrary<Deed['dial']> }), // prettier-ignore
+    fc.record({ density: fc.constantFrom(1, 1.5, 2) }),
+  )
+  .chain((what) => fc.boolean().map((wait) => ({ ...what, wait }) as Deed));
+
+test.each([
+  [0, false],
+  [0, true],
+  [1, false],
+  [1, true],
+  [2, false],
+  [2, true],
+] as const)('whatever is asked of it, in whatever haste, it shows its frame: carry %s of three, in a worker: %s', async (which, inWorker) => {
+  await fc.assert(
+    fc.asyncProperty(fc.array(deed, { maxLength: 12 }), async (deeds) => {
+      const difference = await page.evaluate(
+        async ([which, inWorker, deeds]) => {
+          const { mount, mountWorker, buoys, workers } = (globalThis as unknown as { bench: Bench }).bench;
+          const options = { autoplay: false, density: 1 };
+          const player = inWorker ? await mountWorker(workers[`buoys${which}`](), 'main', options) : mount(buoys[which], 'main', options);
+          await player.ready;
+          let density = 1;
+          const all: Promise<void>[] = [];
+          for (const { goTo, go, dial, density: wanted, wait } of deeds) {
+            if (goTo !== undefined) all.push(player.goTo(goTo));
+            else if (go !== undefined) all.push(player[go]());
+            else if (dial !== undefined) all.push(player.setDial(...(dial as [never, never])));
+            else if (wanted !== undefined) all.push(player.setDensity((density = wanted)));
+            if (wait) await all.at(-1);
+          }
+          await Promise.all(all);
+          const { frame, dials } = player;
+          const fresh = mount(buoys[which], 'main', { ...options, density, dials });
+          await fresh.goTo(frame);
+          const [one, other] = [player, fresh].map(({ element }) => element.getContext('2d')!.getImageData(0, 0, element.width, element.height).data); // prettier-ignore
+          player.stop();
+          fresh.stop();
+          return one.reduce((most, byte, at) => Math.max(most, Math.abs(byte - other[at])), Math.abs(one.length - other.length));
+        },
+        [which, inWorker, deeds] as const,
+      );
+      // Where trails fade, a frame that is nearly gone may leave a step of a byte where edges are soft.
+      expect(difference).toBeLessThanOrEqual(which === 1 ? 2 : 0);
+    }),
+    { numRuns: 15 },
+  );
+}); // prettier-ignore

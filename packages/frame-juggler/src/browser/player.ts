@@ -298,6 +298,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
       this.options.onDial?.(name, this.dials[name]);
       this.tell('dial', { name, value: this.dials[name] });
       if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;
+      this.shown = -1;
       // Many turns in a row, as of a slider, are shown together.
       seen = this.refreshing ??= this.enqueue(() => {
         this.refreshing = undefined;
