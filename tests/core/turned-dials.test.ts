@@ -89,12 +89,12 @@ describe('dials turned in the middle of a run', () => {
     const run = new Run(flock(starts));
     await run.goTo(3);
     const before = plainItems(await run.paint());
-    run.setDial('wind', 2, run.frame + 1);
+    run.setDial('wind', 2, true);
     expect(plainItems(await run.paint())).toEqual(before);
     expect(run.reproducible).toBe(false);
     await run.advance();
     expect(starts.count).toBe(1);
-    run.setDial('gulls', 5, run.frame + 1);
+    run.setDial('gulls', 5, true);
     expect(plainItems(await run.paint())).toHaveLength(5);
     expect([starts.count, run.frame, run.reproducible]).toEqual([2, 4, true]);
   });
@@ -176,7 +176,7 @@ describe('dials turned where pointer and keys have a part', () => {
           await run.goTo(1);
           await run.paint();
           for (const deed of deeds) {
-            if ('ink' in deed) run.setDial('ink', deed.ink, run.frame + (deed.playing ? 1 : 0));
+            if ('ink' in deed) run.setDial('ink', deed.ink, deed.playing);
             else if ('goTo' in deed) {
               await run.goTo(deed.goTo);
               if (deed.listen) run.forgetInput(deed.goTo + 1);
@@ -204,7 +204,7 @@ describe('dials turned where pointer and keys have a part', () => {
     const inksNow = async (): Promise<string[]> =>
       (await run.paint(), makeTrack(run).events.flatMap((event) => (event.type === 'dial' ? [`${event.frame} ${String(event.value)}`] : []))); // prettier-ignore
     expect(await inksNow()).toEqual([]);
-    expect(run.setDial('ink', 'crimson', 3)).toBe(3);
+    expect(run.setDial('ink', 'crimson', true)).toBe(3);
     await run.goTo(4);
     expect(await inksNow()).toEqual(['0 teal', '3 crimson']);
     expect([run.dialsAt(2).ink, run.dialsAt(3).ink, run.dials.ink]).toEqual(['teal', 'crimson', 'crimson']);
@@ -212,7 +212,7 @@ describe('dials turned where pointer and keys have a part', () => {
     for (const ink of ['teal', 'crimson', 'gold']) run.setDial('ink', ink);
     expect(await inksNow()).toEqual(['0 teal', '3 crimson', '4 gold']);
     // Pages that set all dials again when one has changed turn none of the others.
-    run.setDial('ink', 'gold', 5);
+    expect(run.setDial('ink', 'gold', true)).toBe(Infinity);
     expect(await inksNow()).toHaveLength(3);
     // What is only painted is as it is now in every frame.
     expect(run.setDial('paper', 'gold')).toBe(0);
@@ -223,7 +223,7 @@ describe('dials turned where pointer and keys have a part', () => {
   test('stay as they are for the next round, of which nothing has been done yet', async () => {
     const run = new Run(pen(), { input: alwaysDown });
     await run.goTo(3);
-    run.setDial('ink', 'gold', 4);
+    run.setDial('ink', 'gold', true);
     await run.restart();
     expect([run.dials.ink, run.inputEvents]).toEqual(['gold', []]);
     await run.goTo(2);

@@ -69,7 +69,7 @@ class Work {
       // The picture has to stay, because the next frame is drawn over it.
       return this.sketch.carry > 0 ? createImageBitmap(this.canvas) : this.canvas.transferToImageBitmap();
     },
-    setDial: async ({ name, value, from }) => void this.run!.setDial(name, value, from),
+    setDial: async ({ name, value, goingOn }) => void this.run!.setDial(name, value, goingOn),
     forgetInput: async ({ from }) => this.run!.forgetInput(from) as undefined,
     track: async () => (await import('../sketch/input-track.ts')).makeTrack(this.run!),
     words: async () => (await import('../review/words.ts')).frameInWords(this.painted!),

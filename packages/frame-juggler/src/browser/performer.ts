@@ -35,8 +35,8 @@ export interface Performer {
   goTo(frame: number): Promise<void>;
   /** Runs to a frame and draws it. @param shown the frame that the canvas shows; -1 for none */
   show(frame: number, shown: number): Promise<void>;
-  /** Turns a dial. @param from the first frame that is to know of it */
-  setDial(name: string, value: unknown, from: number): unknown;
+  /** Turns a dial. @param goingOn whether steps that are done already may stay, as while it plays */
+  setDial(name: string, value: unknown, goingOn: boolean): unknown;
   /** Forgets what pointer and keys did from a frame on, so that they are asked again. */
   forgetInput(from: number): unknown;
   /** The track of what happened since frame 0. */
@@ -138,8 +138,8 @@ export class PagePerformer implements Performer {
     );
   }
 
-  setDial(name: string, value: unknown, from: number): void {
-    this.run.setDial(name, value, from);
+  setDial(name: string, value: unknown, goingOn: boolean): void {
+    this.run.setDial(name, value, goingOn);
   }
 
   forgetInput(from: number): void {

@@ -294,7 +294,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   setDial<Name extends keyof Dials & string>(name: Name, value: DialSetting<Dials[Name]>): Promise<void> {
     let seen: Promise<void> | undefined;
     const turned = this.enqueue(async () => {
-      await this.run.setDial(name, value, this.isPlaying ? this.frame + 1 : this.frame);
+      await this.run.setDial(name, value, this.isPlaying);
       this.options.onDial?.(name, this.dials[name]);
       this.tell('dial', { name, value: this.dials[name] });
       if (this.run.frame < 0 || (this.isPlaying && this.sketch.frames > 1)) return;

@@ -39,7 +39,7 @@ export interface Tasks {
     readonly answer: ImageBitmap;
   };
   setDial: {
-    readonly given: { readonly name: string; readonly value: unknown; readonly from: number };
+    readonly given: { readonly name: string; readonly value: unknown; readonly goingOn: boolean };
     readonly answer: undefined;
   };
   forgetInput: { readonly given: { readonly from: number }; readonly answer: undefined };

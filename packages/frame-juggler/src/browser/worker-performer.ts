@@ -159,8 +159,8 @@ export class WorkerPerformer implements Performer {
     picture.close();
   }
 
-  async setDial(name: string, value: unknown, from: number): Promise<void> {
-    await this.ask('setDial', { name, value, from });
+  async setDial(name: string, value: unknown, goingOn: boolean): Promise<void> {
+    await this.ask('setDial', { name, value, goingOn });
   }
 
   async forgetInput(from: number): Promise<void> {

@@ -181,11 +181,12 @@ export class Run {
    * sketch begins again for that, and comes by all steps to the frame at hand. Where pointer or keys have a part in the
    * run, the turn of a dial that `step` reads, or that is seen in trails, is a part of what was done by hand too: it
    * counts from one frame on, and is among `inputEvents`.
-   * @param from the first frame that is to know of it, if not the frame at hand: the next one while it plays, so that
-   *   steps that are done stay as they are; `start` counts anew all the same
-   * @returns the first frame that may be another now
+   * @param goingOn whether steps that are done already may stay, as while it plays; `start` counts anew all the same
+   * @param from the first frame that is to know of it, where that is a part of what is done by hand: by default the frame
+   *   at hand, or the next one while it goes on
+   * @returns the first frame that may be another now; Infinity where the dial is at that value
    */
-  setDial(name: string, value: unknown, from = Math.max(0, this.at)): number {
+  setDial(name: string, value: unknown, goingOn = false, from = Math.max(0, this.at) + Number(goingOn)): number {
     frameNumber.read('run.setDial', 'from', from);
     const now = dialNamed(this.sketch.dials, name).read('dials', name, value);
     const inStart = this.readByStart.has(name);
@@ -193,13 +194,12 @@ export class Run {
     const byHand = this.at >= 0 && this.hasInput && this.inputUsed && inLaterFrames && !inStart;
     const before = byHand ? this.dialsAt(from)[name] : this.dialValues[name];
     // Pages set all dials again when one has changed.
-    if (JSON.stringify(before) === JSON.stringify(now)) return from;
-    const goesOn = this.at >= 0 && from > this.at;
+    if (JSON.stringify(before) === JSON.stringify(now)) return Infinity;
     if (byHand) {
       this.noted.turn(from, name, plainDialValue(now), plainDialValue(this.firstDials[name]));
       this.turnedByHand.add(name);
     } else this.firstDials[name] = now;
-    if (inStart || (!goesOn && (byHand || this.readByStep.has(name)))) this.outdated = true;
+    if (inStart || (!goingOn && (byHand || this.readByStep.has(name)))) this.outdated = true;
     else if (inLaterFrames && !byHand) this.mixed = true;
     // A turn for an earlier frame comes into force on the way from there.
     if (!byHand || from >= this.at) this.dialValues[name] = this.dialsOfState[name] = now;
@@ -332,7 +332,7 @@ export class Run {
         await this.move(target);
         return draw(await this.paintHere(false));
       }
-      if (shown < 0 || shown !== this.at || shown > target || target - early > shown || this.outdated) {
+      if (shown < 0 || shown !== this.at || shown > target || target - early > shown + 1 || this.outdated) {
         await this.move(Math.max(0, target - early));
         // Drawn on nothing, whatever the surface shows.
         await draw({ ...(await this.paintHere(false)), carry: 0 });
