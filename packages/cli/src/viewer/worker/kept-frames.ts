@@ -54,14 +54,10 @@ export class KeptFrames {
   private readonly frames = new Kept<Frame>();
   private readonly pictures = new Kept<KeptPicture>();
 
-  /**
-   * Remembers a frame.
-   * @param copy gives the picture that it has made
-   * @param isFirst whether its picture is kept in any case, as those before it are not known
-   */
-  add(number: number, frame: Frame, copy: () => KeptPicture, isFirst = false): void {
+  /** Remembers a frame. @param copy gives the picture that it has made */
+  add(number: number, frame: Frame, copy: () => KeptPicture): void {
     this.frames.add(number, frame, frameBytes(frame));
-    if (!isFirst && (frame.carry === 0 || number % pictureEvery !== 0)) return;
+    if (frame.carry === 0 || number % pictureEvery !== 0) return;
     const picture = copy();
     this.pictures.add(number, picture, picture.width * picture.height * 4);
   }
@@ -73,8 +69,6 @@ export class KeptFrames {
 
   /** How to show a frame; undefined where too much of it is forgotten. */
   wayTo(number: number): Way | undefined {
-    const picture = this.pictures.get(number);
-    if (picture !== undefined) return { picture, frames: [] };
     const frames: Frame[] = [];
     for (let at = number; at >= 0; at--) {
       const frame = this.frames.get(at);

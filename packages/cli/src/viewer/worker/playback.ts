@@ -1,7 +1,6 @@
 import {
   asSketchError,
   fitDials,
-  framesLeftBy,
   LiveClock,
   playTrack,
   Run,
@@ -306,30 +305,15 @@ export class Playback {
       // The next frame is drawn over the last one that was run.
       if (frame > run.frame && this.shown !== run.frame) this.showKept(run.frame);
       if (this.sketch.carry === 0 && frame < run.frame) await this.keepUpTo(frame);
-      else await this.drawTo(frame);
+      else
+        await run.drawTo(frame, this.shown === run.frame ? this.shown : -1, (painted) => {
+          this.draw(painted);
+          this.kept.add(run.frame, painted, () => this.surface.copy());
+          this.shown = run.frame;
+        });
     }
     this.shown = frame;
     this.tell();
-  }
-
-  /** Runs to a frame, and draws all that is to be seen in it. */
-  private async drawTo(frame: number): Promise<void> {
-    const { run, sketch, isExact } = this;
-    // Only who wants every byte needs frames of which nothing is to be seen any more.
-    const trail = isExact ? Infinity : framesLeftBy(sketch.carry);
-    const begun = this.shown === run.frame ? this.shown : -1;
-    /** The first frame with all of its trails. */
-    let whole: number | undefined;
-    const draw = (painted: Frame): void => {
-      const { frame: at } = run;
-      const isLater = whole === undefined && painted.carry === 0 && at > 0 && at > begun + 1;
-      whole ??= isLater ? at + trail : 0;
-      this.draw(painted);
-      if (at >= whole) this.kept.add(at, painted, () => this.surface.copy(), at > 0 && at === whole);
-      // One that is given up on its way has not all of its trails.
-      this.shown = at >= whole ? at : -1;
-    };
-    await run.drawTo(frame, begun, draw, trail + keptOnTheWay);
   }
 
   /** Shows a frame as it was painted before, if it is not forgotten. */
