@@ -68,7 +68,7 @@ describe.each([0, 1])('in the viewer, with a carry of %s, a drawing', (carry) =>
     await draw(0.2);
     await chooseInk('crimson');
     await draw(0.5);
-    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await until(marks, ['teal', 'crimson', '-']);
   });
 
   test('is not drawn again when the ink is changed, at rest neither; looked back at, dials are as they were', async () => {
@@ -76,26 +76,26 @@ describe.each([0, 1])('in the viewer, with a carry of %s, a drawing', (carry) =>
     const last = await viewer.frame();
     await chooseInk('gold');
     await viewer.page.waitForTimeout(300);
-    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await until(marks, ['teal', 'crimson', '-']);
     await viewer.enter(viewer.field('Frame'), '0');
     await until(ink, 'teal');
-    expect(await marks()).toEqual(['-', '-', '-']);
+    await until(marks, ['-', '-', '-']);
     await viewer.enter(viewer.field('Frame'), String(last));
     await until(ink, 'gold');
-    expect(await marks()).toEqual(['teal', 'crimson', '-']);
+    await until(marks, ['teal', 'crimson', '-']);
     await viewer.button('Play').click();
     await draw(0.8);
-    expect(await marks()).toEqual(['teal', 'crimson', 'gold']);
+    await until(marks, ['teal', 'crimson', 'gold']);
   });
 
   test('outlives a save, which has it drawn the new way, and is in the file that is made', async () => {
     const edge = (): Promise<string> => viewer.color(0.5 + 10 / 300, 0.5 + 10 / 150);
-    expect(await edge()).toBe('255 255 255');
+    await until(edge, '255 255 255');
     await viewer.saveAndSee('pen.ts', pen('rect', { carry }).replaceAll('radius: 12', 'size: 24'));
-    expect(await marks()).toEqual(['teal', 'crimson', '-']);
-    expect(await edge()).toBe('220 20 60');
+    await until(marks, ['teal', 'crimson', '-']);
+    await until(edge, '220 20 60');
     await draw(0.8);
-    expect(await marks()).toEqual(['teal', 'crimson', 'crimson']);
+    await until(marks, ['teal', 'crimson', 'crimson']);
     await viewer.button('Pause').click();
     await viewer.openPart('Take out');
     await viewer.page.getByText('Make file').click();
