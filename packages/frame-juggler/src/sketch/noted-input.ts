@@ -10,6 +10,8 @@ const maxNoted = 100_000;
 export class NotedInput {
   /** In the order in which frames came up. */
   private readonly noted = new Map<number, readonly InputEvent[]>();
+  /** The frames in which dials were turned: few, where a hand may have moved in all of them. */
+  private readonly turned = new Set<number>();
   private count = 0;
   private last = -1;
 
@@ -39,9 +41,9 @@ export class NotedInput {
   /** A dial's value in a frame, as far as it was turned by then; else the one that is given. */
   valueAt(frame: number, name: string, otherwise: unknown): unknown {
     let [found, value] = [-1, otherwise];
-    for (const [at, events] of this.noted) {
+    for (const at of this.turned) {
       if (at > frame || at < found) continue;
-      for (const event of events) if (turns(event, name)) [found, value] = [at, event.value];
+      for (const event of this.at(at)) if (turns(event, name)) [found, value] = [at, event.value];
     }
     return value;
   }
@@ -79,6 +81,8 @@ export class NotedInput {
     this.count += events.length - this.at(frame).length;
     if (events.length > 0) this.noted.set(frame, events);
     else this.noted.delete(frame);
+    if (events.some(({ type }) => type === 'dial')) this.turned.add(frame);
+    else this.turned.delete(frame);
   }
 }
 
