@@ -362,7 +362,7 @@ describe('a mounted sketch', () => {
     const seen = await page.evaluate(async () => {
       const { mount, slow, painted } = (globalThis as unknown as { bench: Bench }).bench;
       const player = mount(slow, 'div', { autoplay: false, density: 1 });
-      await player.goTo(150);
+      await player.goTo(500);
       painted.count = 0;
       await player.setDensity(2);
       await player.advance();

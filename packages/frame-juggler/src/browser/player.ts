@@ -87,8 +87,8 @@ const players = new WeakMap<HTMLCanvasElement, Player>();
 /** Milliseconds between two descriptions of a picture that plays: screen readers are not to be flooded. */
 const describeEvery = 15_000;
 
-/** Milliseconds in which all frames of a picture under a carry may be drawn again. */
-const longestRedraw = 400;
+/** Milliseconds in which all frames of a picture under a carry may be drawn again: while it plays, it stands still for them. */
+const longestRedraw = { playing: 400, resting: 2000 };
 
 /** A picture under a carry is drawn again after its size has not changed for this many milliseconds. */
 const settleTime = 200;
@@ -274,7 +274,8 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
   private get keepsTrails(): boolean {
     const { carry } = this.sketch;
     if (carry === 0 || this.options.surface === 'raster' || this.shown < 0) return false;
-    return Math.min(this.frame, framesLeftBy(carry)) * this.pace > longestRedraw;
+    const most = this.isPlaying ? longestRedraw.playing : longestRedraw.resting;
+    return Math.min(this.frame, framesLeftBy(carry)) * this.pace > most;
   }
 
   /** Fills the screen with the picture, or ends that. A browser allows it after a click or a key only. */

@@ -92,12 +92,12 @@ class Canvas2dBackend implements Backend<Context> {
     this.set = undefined;
     const element = context.canvas;
     if (element.width !== width || element.height !== height) {
-      const before = hiddenContext(element.width, element.height);
-      if (carry > 0) copyPixels(context, before);
+      const before = carry > 0 ? hiddenContext(element.width, element.height) : undefined;
+      if (before !== undefined) copyPixels(context, before);
       element.width = width;
       element.height = height;
       // What is carried over becomes a little softer; to draw all of it again, every frame would have to be run again.
-      if (carry > 0) context.drawImage(before.canvas, 0, 0, width, height);
+      if (before !== undefined) context.drawImage(before.canvas, 0, 0, width, height);
     }
     context.setTransform(1, 0, 0, 1, 0, 0);
     if (carry === 0) {
