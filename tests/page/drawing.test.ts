@@ -1,6 +1,9 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { decode } from 'fast-png';
+import { readTrack } from 'frame-juggler';
+import { juggle } from '../helpers.ts';
 import { until, ViewerPage } from './viewer.ts';
 
 /* Drawing by hand in the viewer. `ink` is in what was drawn, `paper` is only painted. */
@@ -31,7 +34,7 @@ const colors: Readonly<Record<string, string>> = {
 
 let viewer: ViewerPage;
 beforeAll(async () => {
-  viewer = await ViewerPage.open({ 'pen.ts': pen('circle') });
+  viewer = await ViewerPage.open({ 'pen.ts': pen('circle') }, { permissions: ['clipboard-read', 'clipboard-write'] });
 }, 60_000);
 afterAll(async () => {
   await viewer.close();
@@ -57,6 +60,23 @@ async function draw(x: number): Promise<void> {
   await until(async () => (await viewer.frame()) > frame + 2, true);
 }
 const chooseInk = async (ink: string): Promise<void> => void (await viewer.page.locator('#dial-ink').selectOption(ink));
+const notice = async (): Promise<string> => (await viewer.page.textContent('#notice')) ?? '';
+/** Keeps what was done by hand; gives the file's name. */
+async function kept(): Promise<string> {
+  const answer = viewer.page.waitForResponse(/track/);
+  await viewer.button('Keep input').click();
+  const name = await (await answer).text();
+  await until(notice, `Input kept in ${name}`);
+  return name;
+}
+/** What is drawn in a file that was made. */
+function marksIn(name: string): string[] {
+  const { width, data, channels } = decode(readFileSync(viewer.file(name)));
+  return [0.2, 0.5, 0.8].map((x) => {
+    const at = (75 * width + x * width) * channels;
+    return colors[data.slice(at, at + 3).join(' ')];
+  });
+}
 const ink = (): Promise<string> => viewer.page.locator('#dial-ink').inputValue();
 
 describe.each([0, 1])('in the viewer, with a carry of %s, a drawing', (carry) => {
@@ -101,13 +121,54 @@ describe.each([0, 1])('in the viewer, with a carry of %s, a drawing', (carry) =>
     await viewer.page.getByText('Make file').click();
     await until(() => viewer.page.textContent('#notice'), /^Wrote pen-\d+(-\d)?\.png, beside the sketch$/);
     const [name] = /pen-.*png/.exec((await viewer.page.textContent('#notice'))!)!;
-    const { width, data, channels } = decode(readFileSync(viewer.file(name)));
-    const made = [0.2, 0.5, 0.8].map((x) =>
-      data
-        .slice((75 * width + x * width) * channels)
-        .slice(0, 3)
-        .join(' '),
+    expect(marksIn(name)).toEqual(['teal', 'crimson', 'crimson']);
+  });
+
+  test('is kept afterwards, each in a file of its own; the command that is copied makes it again', async () => {
+    await viewer.button('Pause').click();
+    const first = await kept();
+    const text = readFileSync(viewer.file(first), 'utf8');
+    expect(await kept()).toBe(first);
+    await viewer.button('Play').click();
+    await draw(0.8);
+    await viewer.button('Pause').click();
+    await viewer.openPart('Take out');
+    await viewer.button('Copy command').click();
+    await until(
+      notice,
+      /^Copied: juggle render .* --input pen-?\d*\.input\.json; what was done by hand is kept in pen/,
     );
-    expect(made.map((color) => colors[color])).toEqual(['teal', 'crimson', 'crimson']);
+    expect(await kept()).not.toBe(first);
+    expect(readFileSync(viewer.file(first), 'utf8')).toBe(text);
+    const line = await viewer.page.evaluate(() => navigator.clipboard.readText());
+    const words = line
+      .replace(/-o \S+/, '-o again.png')
+      .split(' ')
+      .slice(1);
+    expect((await juggle(path.dirname(viewer.file('pen.ts')), ...words, '--quiet')).code).toBe(0);
+    expect(marksIn('again.png')).toEqual(['teal', 'crimson', 'crimson']);
+  });
+
+  test('is drawn again when it is played back, taken out whole on the way, and gone on with from there', async () => {
+    await viewer.button('Pause').click();
+    const name = await kept();
+    const { events } = readTrack(name, readFileSync(viewer.file(name), 'utf8'));
+    const turned = events.find((event) => event.type === 'dial' && event.frame > 0)!.frame;
+    const speed = viewer.page.getByLabel('Speed');
+    // Slowly, so that it is not over before it is paused.
+    await speed.selectOption('0.1');
+    await viewer.andSee(() => viewer.button('Play it back').click());
+    await viewer.button('Pause').click();
+    await speed.selectOption('1');
+    expect(await viewer.frame()).toBeLessThan(turned);
+    await viewer.enter(viewer.field('Frame'), String(turned - 1));
+    await until(marks, ['teal', '-', '-']);
+    await viewer.button('Copy command').click();
+    await until(notice, new RegExp(`--input ${name};`));
+    await viewer.andSee(() => viewer.button('Play it back').click());
+    await until(marks, ['teal', '-', '-']);
+    await viewer.button('Play').click();
+    await draw(0.8);
+    await until(marks, ['teal', '-', 'teal']);
   });
 });

@@ -23,7 +23,8 @@ export function playCommand(): Command {
       'after',
       `
 The page can be reached from this machine only. In it, ? lists the keys: Space plays and pauses, the arrows step one frame.
-Dials you keep are saved beside the sketch as harbor.dials.json, and recorded input as harbor.input.json.
+Dials you keep are saved beside the sketch as harbor.dials.json, and what pointer and keys
+did as harbor.input.json, the next time as harbor-2.input.json.
 What the sketch prints appears here and in the page. Ctrl-C ends it.
 
 Examples:

@@ -8,7 +8,7 @@ import { stripVTControlCharacters } from 'node:util';
 import { createServer, type Plugin, type ViteDevServer } from 'vite';
 import type { SourceLine } from 'frame-juggler';
 import { asSketchError, SketchError } from '../errors.ts';
-import { checkSketchFile, dialFile, readDialFile, writeAtomically, writeDialFile } from 'frame-juggler/node';
+import { checkSketchFile, dialFile, readDialFile, writeDialFile } from 'frame-juggler/node';
 import { Edits } from '../by-hand/edits.ts';
 import { canCompile, compile } from '../compile.ts';
 import { paths, type Change, type Setup } from '../viewer/protocol.ts';
@@ -16,6 +16,7 @@ import type { RenderWish } from '../viewer/render-wish.ts';
 import { Answers } from './answers.ts';
 import { Follower } from './follow.ts';
 import { fileOfRequest, guard, isWithin } from './guard.ts';
+import { keepTrack } from './keep-track.ts';
 import { renderOut } from './render-out.ts';
 import { SourceLines } from './source-lines.ts';
 import { staticFiles } from './static-files.ts';
@@ -208,11 +209,7 @@ class SketchService {
     );
     middlewares.use(
       paths.track,
-      answers.post(async (text) => {
-        const { dir, name } = path.parse(this.file);
-        await writeAtomically(path.join(dir, `${name}.input.json`), Buffer.from(text));
-        return `${name}.input.json`;
-      }),
+      answers.post((text) => keepTrack(this.file, text)),
     );
     middlewares.use(
       paths.print,

@@ -17,6 +17,7 @@ import { Notes } from './notes.tsx';
 import { Parts } from './parts.tsx';
 import { PictureRoom, zoom, zoomTo } from './picture.tsx';
 import { PointerReadout } from './readout.tsx';
+import { Recording } from './recording.tsx';
 import * as state from './state.ts';
 import { TakeOut } from './take-out.tsx';
 import { Transport } from './transport.tsx';
@@ -43,7 +44,6 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
   useEffect(() => followItems(host), [host]);
   useEffect(() => followCall(), []);
   const facts = state.facts.value;
-  const recording = state.recording.value;
   return (
     <>
       <PictureRoom host={host} place={place}>
@@ -85,25 +85,9 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
         <Part title={state.said.value.length === 0 ? 'Notes' : `Notes (${state.said.value.length})`}>
           <Notes />
         </Part>
-        {(state.shown.value.usesInput || recording) && (
+        {(state.shown.value.usesInput || state.recording.value) && (
           <Part title="Pointer and keys" open>
-            <div class="buttons">
-              <Button
-                name="Notes pointer and keys from frame 0 on"
-                pressed={recording}
-                onClick={() => (recording ? void host.stopRecording() : host.startRecording())}
-              >
-                {recording ? 'Stop recording' : 'Record input'}
-              </Button>
-              <Button
-                name="Plays what was recorded, from frame 0 on"
-                pressed={state.replaying.value}
-                disabled={!state.recorded.value || recording}
-                onClick={() => host.replay(!state.replaying.value)}
-              >
-                Play it back
-              </Button>
-            </div>
+            <Recording host={host} />
           </Part>
         )}
       </aside>

@@ -184,7 +184,10 @@ export class SketchHost {
   }
 
   async keepDials(): Promise<void> {
-    await this.saying(server.keepDials(state.dialValues.value), 'Dials kept in');
+    await server.keepDials(state.dialValues.value).then(
+      (name) => state.notify(`Dials kept in ${name}`),
+      (error: Error) => state.notify(error.message),
+    );
   }
 
   /** Begins a run with another seed, at the frame at hand. */
@@ -199,11 +202,16 @@ export class SketchHost {
     return this.current?.ask(name, given) ?? Promise.reject(new Error('there is no sketch yet'));
   }
 
-  /** Plays what was recorded from frame 0 on, or listens to the page's own pointer and keys again. */
+  /** Plays what was recorded from frame 0 on; or listens to the page's own pointer and keys again, from where it stands. */
   replay(on: boolean): void {
     state.replaying.value = on;
+    if (!on) return void this.load();
     // It was recorded under a seed.
-    if (on && this.track !== undefined) this.seed = this.track.seed;
+    if (this.track !== undefined) this.seed = this.track.seed;
+    this.loadFromStart();
+  }
+
+  private loadFromStart(): void {
     state.shown.value = { ...state.shown.value, frame: 0 };
     this.playing = true;
     void this.load(true);
@@ -230,7 +238,10 @@ export class SketchHost {
   /** Notes pointer and keys from frame 0 on. */
   startRecording(): void {
     state.recording.value = true;
-    if (state.replaying.value) return this.replay(false);
+    if (state.replaying.value) {
+      state.replaying.value = false;
+      return this.loadFromStart();
+    }
     this.restart();
     this.play();
   }
@@ -239,9 +250,32 @@ export class SketchHost {
     if (!state.recording.value) return;
     state.recording.value = false;
     this.pause();
-    const track = (this.track = await this.ask('track', {}));
+    await this.keepInput();
+  }
+
+  async keepInput(): Promise<void> {
+    await this.inputFile().then(
+      (name) =>
+        state.notify(
+          name === undefined ? 'Nothing to keep: pointer and keys did nothing since frame 0' : `Input kept in ${name}`,
+        ),
+      (error: Error) => state.notify(error.message),
+    );
+  }
+
+  /** What pointer, keys and dials did by hand: all of a recording that plays, or what came since frame 0. */
+  inputTrack(): Promise<InputTrack> {
+    return state.replaying.value && this.track !== undefined ? Promise.resolve(this.track) : this.ask('track', {});
+  }
+
+  /** Keeps what was done by hand in a file beside the sketch; gives its name, if anything was done. */
+  async inputFile(): Promise<string | undefined> {
+    const track = await this.inputTrack();
+    if (track.events.length === 0) return undefined;
+    const name = await server.keepTrack(writeTrack(track));
+    this.track = track;
     state.recorded.value = true;
-    await this.saying(server.keepTrack(writeTrack(track)), 'Input kept in');
+    return name;
   }
 
   /** The seed that was chosen; undefined for the sketch's own. */
@@ -450,13 +484,6 @@ export class SketchHost {
       source === undefined ? text : `${nameOf(source.file)}:${source.line}  ${text}`,
     );
     await server.print(lines).catch(() => undefined);
-  }
-
-  private async saying(name: Promise<string>, before: string): Promise<void> {
-    await name.then(
-      (kept) => state.notify(`${before} ${kept}`),
-      (error: Error) => state.notify(error.message),
-    );
   }
 }
 

@@ -25,7 +25,7 @@ export interface Server {
   originals(sources: readonly SourceLine[]): Promise<SourceLine[]>;
   /** Keeps the dials beside the sketch; gives the file's name. */
   keepDials(values: object): Promise<string>;
-  /** Keeps an input track beside the sketch; gives the file's name. */
+  /** Keeps an input track beside the sketch, in a file of its own; gives the file's name. */
   keepTrack(track: string): Promise<string>;
   /** Shows in the terminal what the sketch has printed. */
   print(lines: readonly string[]): Promise<void>;

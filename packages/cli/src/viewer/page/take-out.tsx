@@ -49,10 +49,12 @@ export function TakeOut({ host }: { host: SketchHost }) {
   const copyCommand = async (): Promise<void> => {
     const wish = wishOf(format, density);
     const sketch = host.file.replace(/\.[^.]+$/, '');
-    const line = `juggle ${commandLine(renderArguments(host.file, fileName(sketch, wish), wish))}`;
+    // What was done by hand is a file of its own, for the command to find.
+    const track = state.shown.value.usesInput ? await host.inputFile() : undefined;
+    const line = `juggle ${commandLine(renderArguments(host.file, fileName(sketch, wish), wish, track))}`;
     await navigator.clipboard.writeText(line);
-    const input = state.shown.value.usesInput ? '; without what pointer and keys did' : '';
-    state.notify(`Copied: ${line}${input}${unlike()}`);
+    const kept = track === undefined ? '' : `; what was done by hand is kept in ${track}`;
+    state.notify(`Copied: ${line}${kept}${unlike()}`);
   };
   const savePicture = async (): Promise<void> => {
     const link = document.createElement('a');
@@ -144,5 +146,5 @@ function unlike(): string {
 /** A run that used pointer or keys can only be repeated with the recorded input. */
 async function trackOf(host: SketchHost): Promise<{ track?: string }> {
   if (!state.shown.value.usesInput) return {};
-  return { track: writeTrack(await host.ask('track', {})) };
+  return { track: writeTrack(await host.inputTrack()) };
 }
