@@ -72,7 +72,7 @@ export function readSeed(call: string, seed: unknown): string | number {
   return seedKind.read(call, 'seed', seed);
 }
 
-const anyWhole = whole(-Number.MAX_SAFE_INTEGER);
+const anyWhole = whole();
 const count = whole(0);
 const filledList = listOf(anything, 'things to pick from', 1);
 const list = listOf(anything, 'things');

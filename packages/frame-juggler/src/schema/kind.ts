@@ -123,9 +123,10 @@ export const fraction = between(0, 1);
 
 /** A whole number of at least `min`, and at most `max`. */
 /* @__NO_SIDE_EFFECTS__ */
-export function whole(min: number, max = Infinity): Kind<number> {
+export function whole(min = -Infinity, max = Infinity): Kind<number> {
+  const limits = max < Infinity ? ` from ${min} to ${max}` : min > -Infinity ? `, ${min} or more` : '';
   return kindOf(
-    max === Infinity ? `a whole number, ${min} or more` : `a whole number from ${min} to ${max}`,
+    `a whole number${limits}`,
     (value) => Number.isInteger(value) && (value as number) >= min && (value as number) <= max,
     (value) => (Number.isInteger(value) ? 'is out of range' : 'is not a whole number'),
   );
