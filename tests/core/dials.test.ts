@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { inspect } from 'node:util';
 import { defineSketch, dial, Run } from '../../packages/frame-juggler/src/index.ts';
 import { plainItems } from '../helpers.ts';
 import { parseDial } from '../../packages/frame-juggler/src/sketch/dials.ts';
@@ -41,10 +42,28 @@ test.each([
   [() => new Run(harbor, { dials: { sea: 'ruogh' } }), 'did you mean "rough"?'],
   [() => dial.number(70, { max: 60 }), 'dial.number: value 70 is out of range; expected 60 or less'],
   [() => dial.number(7, { maximum: 60 } as never), 'there is no option "maximum"'],
+  [() => dial.number(5, { min: 6 }), 'dial.number: value 5 is out of range; expected 6 or more ('],
+  [() => dial.number(5, { min: 6, max: 6 }), 'dial.number: max 6 is not above min, 6'],
+  [() => dial.color('teal', { titel: 'Lamp' } as never), 'dial.color: there is no option "titel"'],
+  [() => dial.toggle(1 as never), 'dial.toggle: value 1 is not true or false'],
   [() => dial.choice([]), 'dial.choice: choices [] is empty'],
   [() => defineSketch({ dials: { swell: 5 } as never, paint() {} }), 'dials.swell 5 is not a dial'],
 ])('%s is refused', (make, message) => {
   expect(make).toThrow(message);
+});
+
+test('dials are plain values to a step, however it takes them', async () => {
+  const seen: unknown[] = [];
+  const sketch = defineSketch({
+    dials: { swell: dial.number(14), fog: dial.toggle(true) },
+    step(_, { dials }) {
+      seen.push(dials.swell, { ...dials }, JSON.stringify(dials), inspect(dials), Object.keys(dials));
+    },
+    paint() {},
+  });
+  const run = new Run(sketch);
+  await run.goTo(1);
+  expect(seen).toEqual([14, { swell: 14, fog: true }, '{"swell":14,"fog":true}', '{ swell: 14, fog: true }', ['swell', 'fog']]); // prettier-ignore
 });
 
 test('dials are read from text', () => {

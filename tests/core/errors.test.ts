@@ -1,6 +1,9 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import path from 'node:path';
+import fc from 'fast-check';
 import * as library from '../../packages/frame-juggler/src/index.ts';
+import * as kinds from '../../packages/frame-juggler/src/schema/kind.ts';
+import { nearest } from '../../packages/frame-juggler/src/suggest.ts';
 import { errorOf, record } from '../helpers.ts';
 import { moor } from '../fixtures/mooring.ts';
 
@@ -24,6 +27,77 @@ describe('a mistake', () => {
     expect(error.stack).toMatch(/^SketchError: canvas\.circle: is \$& too large \(.+\)\n {4}at /);
     error.at({ file: 'file:///harbor.ts', line: 4, column: 2 }).inFrame(7);
     expect(error.stack).toMatch(/^SketchError: canvas\.circle: is \$& too large \(harbor\.ts:4:2, frame 7\)\n {4}at /);
+  });
+
+  test('tells its call and its option apart, and the value cut short', () => {
+    const caught = (value: unknown): library.SketchError => {
+      try {
+        record((canvas) => canvas.circle({ at: [5, 5], radius: value as number }));
+      } catch (error) {
+        return error as library.SketchError;
+      }
+      throw new Error('it was taken');
+    };
+    const { call, option, reason, source, frame } = caught('wide');
+    expect([call, option, reason, frame]).toEqual(['circle', 'radius', 'circle: radius "wide" is not a number; expected a number, 0 or more', undefined]); // prettier-ignore
+    expect(source?.file).toMatch(/errors\.test\.ts$/);
+    const shown = (value: unknown): string => caught(value).reason.replace('circle: radius ', '').split(' is not')[0];
+    expect(shown('x'.repeat(58))).toBe(`"${'x'.repeat(58)}"`);
+    expect(shown('x'.repeat(59))).toBe(`"${'x'.repeat(56)}...`);
+    expect(shown({ wide: NaN, far: undefined, deep: 5n })).toBe('{"wide":NaN,"far":undefined,"deep":5}');
+    const round: Record<string, unknown> = {};
+    round.round = round;
+    expect([shown(round), shown(() => 3), shown(null), shown(Symbol('sea'))]).toEqual(['an object', 'function', 'null', 'Symbol(sea)']); // prettier-ignore
+  });
+
+  test('leaves how the engine writes stacks as it was', async () => {
+    const engine = Error as { prepareStackTrace?: unknown; stackTraceLimit?: number };
+    const before = [engine.prepareStackTrace, engine.stackTraceLimit];
+    engine.stackTraceLimit = 7;
+    record((canvas) => canvas.circle({ at: [5, 5], radius: 1 }), { trace: true });
+    errorOf(() => record((canvas) => canvas.circle({ at: [5, 5], radius: NaN })));
+    const run = new library.Run(
+      library.defineSketch({ paint: (canvas) => (canvas as unknown as Loose).heigth() as undefined }),
+    );
+    await run.goTo(0);
+    await expect(run.paint()).rejects.toThrow('did you mean "height"?');
+    expect([engine.prepareStackTrace, engine.stackTraceLimit]).toEqual([before[0], 7]);
+    engine.stackTraceLimit = before[1] as number;
+  });
+
+  test.each<[string, () => unknown]>([
+    ['is empty; expected some text', () => kinds.name.read('flag', 'word', '')],
+    ['is not text; expected some text', () => kinds.name.read('flag', 'word', 4)],
+    ['-1 is negative; expected a number, 0 or more', () => kinds.length.read('flag', 'word', -1)],
+    ['"a" is not a number; expected a number, 0 or more', () => kinds.length.read('flag', 'word', 'a')],
+    ['0 is not above 0; expected a number above 0', () => kinds.positive.read('flag', 'word', 0)],
+    ['"-1" is not a number; expected a number above 0', () => kinds.positive.read('flag', 'word', '-1')],
+    ['1.5 is not a whole number; expected a whole number, 2 or more', () => kinds.whole(2).read('flag', 'word', 1.5)],
+    ['1 is out of range; expected a whole number from 2 to 3', () => kinds.whole(2, 3).read('flag', 'word', 1)],
+    ['[] is empty; expected flags', () => kinds.listOf(kinds.finite, 'flags', 1).read('flag', 'word', [])],
+    ['[1] has only 1; expected at least 2 flags', () => kinds.listOf(kinds.finite, 'flags', 2).read('flag', 'word', [1])],
+    ['3 is not a list; expected a list of flags, at least 2', () => kinds.listOf(kinds.finite, 'flags', 2).read('flag', 'word', 3)],
+    ['[1] "a" is not a number', () => kinds.listOf(kinds.finite, 'flags').read('flag', 'word', [1, 'a'])],
+  ])('in a value says %s', (message, read) => expect(read).toThrow(message)); // prettier-ignore
+
+  test('in a word leads to the nearest one by so many letters at most, changed or swapped', () => {
+    /** Edits by which one word becomes another, tried out one by one. */
+    const edits = (a: string, b: string): number => {
+      if (a === '' || b === '') return a.length + b.length;
+      const least = Math.min(edits(a.slice(1), b) + 1, edits(a, b.slice(1)) + 1, edits(a.slice(1), b.slice(1)) + Number(a[0] !== b[0])); // prettier-ignore
+      const isSwapped = a.length > 1 && b.length > 1 && a[0] === b[1] && a[1] === b[0];
+      return isSwapped ? Math.min(least, edits(a.slice(2), b.slice(2)) + 1) : least;
+    };
+    const word = fc.string({ unit: fc.constantFrom('a', 'b', 'c'), minLength: 1, maxLength: 6 });
+    fc.assert(
+      fc.property(word, fc.array(word, { maxLength: 4 }), (meant, choices) => {
+        const most = meant.length <= 3 ? 1 : Math.max(2, Math.floor(meant.length / 3));
+        const near = choices.filter((choice) => edits(meant, choice) <= most);
+        const best = near.sort((one, other) => edits(meant, one) - edits(meant, other))[0];
+        expect(nearest(meant, choices)).toBe(best);
+      }),
+    );
+    expect([nearest('STROEK', ['stroke']), nearest('fil', ['fill']), nearest('opac', ['opacity'])]).toEqual(['stroke', 'fill', undefined]); // prettier-ignore
   });
 
   test('leaves the canvas as it was', () => {

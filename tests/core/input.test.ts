@@ -42,6 +42,21 @@ test('pointer and keys follow the events, frame by frame', async () => {
   ]);
 });
 
+test('a run notes what it was told, up to a hundred thousand events: of more, the oldest frames are asked no more', async () => {
+  const many = 30_000;
+  const events: InputEvent[] = Array.from({ length: many }, (_, i) => ({ type: 'move', at: [i, 1] }));
+  let asked = 0;
+  const sketch = defineSketch({ start: () => -640, step: (_, { pointer }) => pointer.x, paint: () => undefined });
+  const run = new Run(sketch, { input: () => ({ take: (frame) => (asked++, frame === 0 ? [] : events) }) });
+  await run.goTo(5);
+  const frames = (): number[] => [...new Set(run.inputEvents.map(({ frame }) => frame))];
+  expect([run.inputEvents.length, frames()]).toEqual([3 * many, [3, 4, 5]]);
+  await run.goTo(2);
+  expect([asked, run.checkpoint.state]).toEqual([6, -640]);
+  await run.goTo(4);
+  expect([asked, run.checkpoint.state, frames()]).toEqual([6, many - 1, [3, 4, 5]]);
+});
+
 test('the pointer is over what lay under it in the last frame: fills, strokes and clips, by label or group', async () => {
   const over = async (label: string, at: [number, number]): Promise<boolean> => {
     let answer = false;

@@ -7,7 +7,9 @@ import {
   asset,
   renderPicture,
   type Moment,
+  type RunCall,
 } from '../../packages/frame-juggler/src/index.ts';
+import { randomFrom, stateOfRandom } from '../../packages/frame-juggler/src/chance/random.ts';
 import { LiveClock } from '../../packages/frame-juggler/src/motion/clock.ts';
 import { pixel, plainItems } from '../helpers.ts';
 
@@ -154,6 +156,42 @@ describe('a run', () => {
     const elsewhere = { paint: (_: unknown, { keys }: { keys: { pressed: { a: number } } }) => keys.pressed.a };
     await expect(painted(elsewhere)).rejects.not.toThrow(hint);
   }); // prettier-ignore
+
+  test('a host that limits calls is told each of them with its frame, and sees what each gives', async () => {
+    const calls: string[] = [];
+    const sketch = defineSketch({ start: () => 3, step: (state) => state + 1, paint() {} });
+    const limit = <T>(call: () => T, { name, frame, sketch: whose }: RunCall): T => {
+      const given = call();
+      calls.push(`${name} ${frame} ${whose === sketch} ${typeof given === 'object' ? '' : String(given)}`);
+      return given;
+    };
+    const run = new Run(sketch, { limit });
+    await run.goTo(1);
+    await run.paint();
+    // Text is set after the sketch's own paint, within the same limit.
+    expect(calls).toEqual([
+      'load 0 true ',
+      'start 0 true 3',
+      'step 1 true 4',
+      'paint 1 true undefined',
+      'paint 1 true ',
+    ]);
+  });
+
+  test('a checkpoint is there from frame 0 on, and a run goes on from it', async () => {
+    const run = new Run(counting(), { seed: 4 });
+    expect(() => run.checkpoint).toThrow('run.checkpoint: the run has not started; await run.goTo(0) before');
+    for (const frame of [0, 3]) {
+      await run.goTo(frame);
+      const kept = structuredClone({ frame, state: run.checkpoint.state });
+      const random = randomFrom(stateOfRandom(run.checkpoint.random)!);
+      const other = new Run(counting(), { seed: 4 });
+      await other.resume(() => ({ ...kept, random }));
+      await Promise.all([run.goTo(7), other.goTo(7)]);
+      expect(await other.paint()).toEqual(await run.paint());
+      await run.restart();
+    }
+  });
 
   test('assets are there before start; a broken one is named', async () => {
     const sketch = defineSketch({

@@ -210,6 +210,7 @@ describe('dials turned where pointer and keys have a part', () => {
     expect([run.dialsAt(2).ink, run.dialsAt(3).ink, run.dials.ink]).toEqual(['teal', 'crimson', 'crimson']);
     // Of a slider that is drawn along, only where it ends is kept.
     for (const ink of ['teal', 'crimson', 'gold']) run.setDial('ink', ink);
+    expect(run.dials.ink).toBe('gold');
     expect(await inksNow()).toEqual(['0 teal', '3 crimson', '4 gold']);
     // Pages that set all dials again when one has changed turn none of the others.
     expect(run.setDial('ink', 'gold', true)).toBe(Infinity);
