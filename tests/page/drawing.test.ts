@@ -124,6 +124,21 @@ describe.each([0, 1])('in the viewer, with a carry of %s, a drawing', (carry) =>
     expect(marksIn(name)).toEqual(['teal', 'crimson', 'crimson']);
   });
 
+  test('outlives a save while each frame takes long, and one that ends an endless loop', async () => {
+    const text = pen('circle', { carry });
+    const busy = (until: string): string => text.replace('paint(canvas, { dials, pointer }, marks) {', `paint(canvas, { dials, pointer, frame }, marks) { for (const end = performance.now() + ${until}; performance.now() < end; );`); // prettier-ignore
+    await viewer.saveAndSee('pen.ts', busy(`(frame > ${await viewer.frame()} ? 350 : 0)`));
+    await draw(0.8);
+    await until(marks, ['teal', 'crimson', 'crimson']);
+    await viewer.saveAndSee('pen.ts', text);
+    await until(marks, ['teal', 'crimson', 'crimson']);
+    const stuck = (await viewer.frame()) + 75;
+    await viewer.saveAndSee('pen.ts', busy(`(frame === ${stuck} ? Infinity : 0)`));
+    await until(() => viewer.failure(), new RegExp(`In frame ${stuck}`), 60);
+    await viewer.saveAndSee('pen.ts', text);
+    await until(marks, ['teal', 'crimson', 'crimson']);
+  });
+
   test('is kept afterwards, each in a file of its own; the command that is copied makes it again', async () => {
     await viewer.button('Pause').click();
     const first = await kept();

@@ -22,8 +22,8 @@ import { WrittenLines } from './written-lines.ts';
 
 /** How often, in milliseconds, the page checks whether the sketch hangs. */
 const lookEvery = 100;
-/** Milliseconds in which a worker is to answer before it is replaced. */
-const toAnswer = 300;
+/** Seconds in which a worker is to answer before it is replaced: busy with one call of the sketch, and at all. */
+const toAnswer = { inCall: 1, inAll: 3 };
 
 /**
  * Runs the sketch in a worker and shows its canvas. Each save is loaded in a new worker while the last picture stays. The
@@ -292,10 +292,19 @@ export class SketchHost {
   private async doneByHand(): Promise<InputTrack | undefined> {
     if (this.current === undefined) return this.done;
     if (!state.shown.value.usesInput || state.replaying.value) return undefined;
-    const { done } = this;
-    // One that is busy, perhaps for ever, is not waited for.
-    const late = new Promise<InputTrack | undefined>((resolve) => setTimeout(() => resolve(done), toAnswer));
-    return Promise.race([this.current.ask('track', {}), late]).catch(() => done);
+    const { done, current } = this;
+    const asked = performance.now();
+    let look: number | undefined;
+    const late = new Promise<InputTrack | undefined>((resolve) => {
+      // One that is busy, perhaps for ever, is not waited for.
+      look = window.setInterval(() => {
+        const now = performance.now();
+        if (now - asked > toAnswer.inAll * 1000 || current.stuckIn(now, toAnswer.inCall)) resolve(done);
+      }, lookEvery);
+    });
+    return Promise.race([current.ask('track', {}), late])
+      .catch(() => done)
+      .finally(() => clearInterval(look));
   }
 
   private newStage(): Stage {
