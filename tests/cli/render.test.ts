@@ -34,6 +34,16 @@ const folder = temporaryFolder({
   'named.ts': "import { defineSketch } from 'frame-juggler';\nexport const quay = defineSketch({ paint() {} });\n",
   'misnamed.ts': "interface Gull { x: number }\nimport {\n  defineSketch,\n  swin,\n} from 'frame-juggler';\nexport default defineSketch({ paint: () => void swin });\n",
   'misspelt.ts': "import { defineSketch } from 'frame-jugler';\nexport default defineSketch({ paint() {} });\n",
+  'tides.ts': "import tides, { level, class as kind } from './tides.json';\nimport again from './tides2.json' with { type: 'json' };\nimport { defineSketch } from 'frame-juggler';\nexport default defineSketch({ canvas: { width: 60, height: 40 }, paint: (canvas) => canvas.text(`${level} ${kind} ${tides['low tide']} ${again.level}`, { at: [30, 20] }) });\n",
+  'tides.json': '{ "level": 7, "class": "spring", "low tide": [1, 2], "default": 3 }',
+  'tides2.json': '{ "level": 8 }',
+  'torn.ts': "import tides from './torn.json';\nexport default tides;\n",
+  'torn.json': '{ "level": 7, }',
+  'drawn.ts': "import boat from './boat.dark.png';\nexport default boat;\n",
+  'read.ts': "import './harbor.css';\nexport default 1;\n",
+  'fetched.ts': "export default await fetch('./tides.csv');\n",
+  'boat.dark.png': '',
+  'harbor.css': '',
   'notes.txt': '',
 }); // prettier-ignore
 afterAll(folder.remove);
@@ -57,6 +67,12 @@ describe('juggle render', () => {
       const { code, err } = await run('render', file, '-o', `${file}.png`);
       expect([code, err]).toEqual([0, '']);
     }
+  });
+
+  test('takes JSON as bundlers give it, whole and by its names', async () => {
+    const { code, out, err } = await run('explain', 'tides.ts', '--words');
+    expect([code, err]).toEqual([0, '']);
+    expect(out).toContain('7 spring 1,2 8');
   });
 
   test('gives the same bytes in two processes, other bytes for another seed, and - is standard output', async () => {
@@ -86,6 +102,10 @@ describe('juggle render', () => {
     [['misnamed.ts', '-o', 'x.png'], 'juggle: frame-juggler exports no swin; did you mean "swing"? (misnamed.ts:4:3)\n'],
     [['misspelt.ts', '-o', 'x.png'], 'juggle: misspelt.ts imports frame-jugler, which is not there; did you mean frame-juggler?\n'],
     [['lonely.ts', '-o', 'x.png'], 'juggle: lonely.ts imports nowhere.ts, which is not there\n'],
+    [['torn.ts', '-o', 'x.png'], 'juggle: torn.ts cannot be read: Expected double-quoted property name in JSON at position 14 (torn.json)\n'],
+    [['drawn.ts', '-o', 'x.png'], "juggle: boat.dark.png is imported, which is no code; load it as an asset: { assets: { picture: asset.picture(new URL('./boat.dark.png', import.meta.url)) } }\n"],
+    [['read.ts', '-o', 'x.png'], 'juggle: harbor.css is imported, which is no code; files are assets: asset.picture, asset.font, asset.json or asset.table\n'],
+    [['fetched.ts', '-o', 'x.png'], "juggle: TypeError: Failed to parse URL from ./tides.csv; load it as an asset: { assets: { tides: asset.table(new URL('./tides.csv', import.meta.url)) } } (fetched.ts:1:16)\n"],
     [['typo.ts', '-o', 'x.png'], 'juggle: circle: there is no option "raduis"; did you mean "radius"? (typo.ts:9:12, frame 0)\n'],
     [['nan.ts', '-o', 'x.png'], 'juggle: circle: at [1,NaN] is not a point; expected [x, y] or { x, y } with finite numbers; is a name misspelt? (nan.ts:9:12, frame 0)\n'],
     [['throws.ts', '-o', 'x.png', '--frame', '7'], 'juggle: Error: squall (throws.ts:9:30, frame 7)\n'],

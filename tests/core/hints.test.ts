@@ -22,6 +22,7 @@ describe('a name that is declared nowhere', () => {
     ['teal', "a color's name stands in quotes: 'teal'"],
     ['document', 'a sketch can do without a page: it also runs in Node and in workers'],
     ['requestAnimationFrame', 'paint is called for every frame by itself'],
+    ['Image', "load it as an asset: { assets: { boat: asset.picture(new URL('./boat.png', import.meta.url)) } }"],
     ['jetty', 'declare jetty, or import it'],
   ])('%s', async (name, hint) => {
     expect(await reasonOf(undeclared(name))).toBe(`ReferenceError: ${name} is not defined; ${hint}`);
@@ -71,6 +72,15 @@ describe('asLoadError', () => {
 
   test('one that another entry point has leads there', () => {
     expect(asked("The requested module 'frame-juggler/browser' does not provide an export named 'dial'")).toBe("frame-juggler exports no dial there; expected import { dial } from 'frame-juggler'");
+  }); // prettier-ignore
+
+  test.each([
+    ['lettering.WOFF', "load it as an asset: { assets: { lettering: asset.font(new URL('./lettering.WOFF', import.meta.url)) } }"],
+    ['2-boats.jpg', "load it as an asset: { assets: { picture: asset.picture(new URL('./2-boats.jpg', import.meta.url)) } }"],
+    ['poem', 'files are assets: asset.picture, asset.font, asset.json or asset.table'],
+  ])('a file that is no code is told as the asset that it is: %s', (file, hint) => {
+    const thrown = new TypeError(`Unknown file extension ".x" for /quay/${file}`);
+    expect(asLoadError(thrown, names).reason).toBe(`${file} is imported, which is no code; ${hint}`);
   }); // prettier-ignore
 
   test("one of the sketch's own files is left as it is, and so is any other error", () => {

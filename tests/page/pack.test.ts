@@ -163,6 +163,7 @@ test('it writes over its own pages only, tells what it made, and refuses what no
   mkdirSync(path.join(folder, 'mine'));
   writeFileSync(path.join(folder, 'mine/notes.txt'), 'mine');
   writeFileSync(path.join(folder, 'node.js'), `import 'node:fs';\n${buoy}`);
+  writeFileSync(path.join(folder, 'mine/font.js'), `import font from '../bold.woff2';\nconsole.log(font);\n${buoy}`);
   const refused = (...options: string[]): string => {
     const { status, stderr } = spawnSync(process.execPath, [juggle, 'pack', ...options], { cwd: folder, encoding: 'utf8' }); // prettier-ignore
     expect(status).toBe(2);
@@ -171,6 +172,9 @@ test('it writes over its own pages only, tells what it made, and refuses what no
   expect(refused('buoy.js', '-o', 'mine')).toContain('mine holds something else than a packed page');
   expect(refused('buoy.js', '-o', 'buoy.js/x')).toContain('buoy.js/x cannot be written');
   expect(refused('node.js', '-o', 'no')).toContain('node.js imports node:fs');
+  expect(refused('mine/font.js', '-o', 'no')).toContain(
+    'bold.woff2 is imported, which is no code; load it as an asset',
+  );
   expect(refused('buoy.js', '-o', 'no', '--dial', 'sise=3')).toContain('did you mean "size"');
   expect(refused('buoy.js', '-o', 'no', '--address', 'quay')).toContain('Expected an address');
   expect(readdirSync(folder).sort()).toEqual([

@@ -59,6 +59,26 @@ describe('juggle play', () => {
     await until(() => color(0.7), green);
   });
 
+  test('takes JSON, follows it, and refuses to import what is no code, as juggle render does', async () => {
+    const { color, failure } = viewer;
+    viewer.save('hull.json', '{ "fill": "#0000ff" }');
+    save(`import { fill } from './hull.json';\n${sketch('x').replace("'x'", 'fill')}`);
+    await until(color, blue);
+    viewer.save('hull.json', '{ "fill": "#00ff00", }');
+    await until(failure, /in JSON at position \d+ .*\(hull\.json\)/);
+    viewer.save('hull.json', '{ "fill": "#00ff00" }');
+    await until(color, green);
+    viewer.save('hull.png', '');
+    save(`import url from './hull.png';\n${sketch('#ff0000', 'void url;')}`);
+    await until(
+      failure,
+      /hull\.png is imported, which is no code; load it as an asset: \{ assets: \{ hull: asset\.picture/,
+    );
+    save(sketch('#00ff00'));
+    await until(failure, '');
+    await until(color, green);
+  });
+
   test('shows an error with its line over the last good picture, and recovers', async () => {
     const { frame, color, failure } = viewer;
     save(sketch('#0000ff', 'canvas.circle({ at: [1, frame / 0], radius: 2 });'));

@@ -20,6 +20,27 @@ export function canCompile(file: string): boolean {
   return path.extname(file) in languages;
 }
 
+/** Reads a file of JSON. @throws SyntaxError with the file's name where it cannot be read */
+export function readJson(file: string, source: string): unknown {
+  try {
+    return JSON.parse(source);
+  } catch (error) {
+    throw new SyntaxError(`${(error as Error).message} (${path.basename(file)})`, { cause: error });
+  }
+}
+
+/** A file of JSON as a module, as bundlers give it: whole by default, and in parts by their names. @throws SyntaxError */
+export function jsonModule(file: string, source: string): string {
+  const data = readJson(file, source);
+  const names = typeof data === 'object' && data !== null && !Array.isArray(data) ? Object.keys(data) : [];
+  const parts = names
+    .filter((name) => name !== 'default')
+    .map(
+      (name, i) => `const part${i} = data[${JSON.stringify(name)}];\nexport { part${i} as ${JSON.stringify(name)} };`,
+    );
+  return `const data = JSON.parse(${JSON.stringify(source)});\nexport default data;\n${parts.join('\n')}\n`;
+}
+
 /**
  * A source file as JavaScript, with the map that leads back.
  * @throws SyntaxError with the file's name, line and column where it cannot be read.

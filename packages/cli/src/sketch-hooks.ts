@@ -3,11 +3,11 @@ import { readFile } from 'node:fs/promises';
 import type { InitializeHook, LoadHook, ResolveHook } from 'node:module';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import type { MessagePort } from 'node:worker_threads';
-import { canCompile, compile } from './compile.ts';
+import { canCompile, compile, jsonModule } from './compile.ts';
 
 /*
- * Module hooks that let Node import a sketch: TypeScript, as ES modules whatever package.json says or does not say,
- * with `frame-juggler` leading to the running tool. Node runs this file in a thread of its own.
+ * Module hooks that let Node import a sketch: TypeScript and JSON, as ES modules whatever package.json says or does not
+ * say, with `frame-juggler` leading to the running tool. Node runs this file in a thread of its own.
  */
 
 /** Where each of the library's entry points is. */
@@ -51,8 +51,14 @@ export const resolve: ResolveHook = async (specifier, context, next) => {
 
 export const load: LoadHook = async (url, context, next) => {
   const file = isSketchCode(url) ? fileURLToPath(new URL(url)) : undefined;
-  if (file === undefined || !canCompile(file)) return next(url, context);
+  const isJson = file?.endsWith('.json') === true;
+  if (file === undefined || !(canCompile(file) || isJson)) return next(url, context);
   read.add(file);
+  if (isJson) {
+    // Where it is imported as what it is, Node reads it.
+    if (context.importAttributes.type === 'json') return next(url, context);
+    return { format: 'module', source: jsonModule(file, await readFile(file, 'utf8')), shortCircuit: true };
+  }
   const { code, map } = compile(file, await readFile(file, 'utf8'));
   const inline = Buffer.from(JSON.stringify({ ...map, sources: [pathToFileURL(file).href] })).toString('base64');
   return {

@@ -4,6 +4,7 @@ import { stripVTControlCharacters } from 'node:util';
 import { SketchError } from '../errors.ts';
 import { build, type Plugin } from 'vite';
 import { bundledFiles } from '../library.ts';
+import { refuseNoCode } from '../no-code.ts';
 
 /** One file of a page. */
 export interface PageFile {
@@ -119,6 +120,7 @@ void player.ready.then((isShown) => isShown && still.remove());
     enforce: 'pre',
     resolveId(source, importer) {
       if (source === entryName) return id;
+      refuseNoCode(source, importer);
       // A bundler would put nothing in its place, which fails in the page alone.
       if (isBuiltin(source))
         throw new Error(`${importer === undefined ? 'it' : path.basename(importer)} imports ${source}`);

@@ -10,7 +10,8 @@ import type { SourceLine } from 'frame-juggler';
 import { asSketchError, SketchError } from '../errors.ts';
 import { checkSketchFile, dialFile, readDialFile, writeDialFile } from 'frame-juggler/node';
 import { Edits } from '../by-hand/edits.ts';
-import { canCompile, compile } from '../compile.ts';
+import { canCompile, compile, readJson } from '../compile.ts';
+import { refuseNoCode } from '../no-code.ts';
 import { paths, type Change, type Setup } from '../viewer/protocol.ts';
 import type { RenderWish } from '../viewer/render-wish.ts';
 import { Answers } from './answers.ts';
@@ -160,13 +161,18 @@ class SketchService {
     return {
       name: 'frame-juggler-sketch',
       enforce: 'pre',
-      resolveId: (id) => library[id],
+      resolveId: (id, importer) => {
+        refuseNoCode(id, importer?.split('?')[0]);
+        return library[id];
+      },
       load: (id) => this.edits.preview(id.split('?')[0]),
       // Read as `juggle render` reads it, so that both say the same where it cannot be.
       transform: (source, id) => {
         const [code] = id.split('?');
-        if (!canCompile(code) || isOwnCode(code) || code.includes('/node_modules/')) return undefined;
+        const isJson = code.endsWith('.json');
+        if (!(canCompile(code) || isJson) || isOwnCode(code) || code.includes('/node_modules/')) return undefined;
         this.follower.add(code);
+        if (isJson) return void readJson(code, source);
         for (const [, , name] of source.matchAll(namedFile))
           if (!/^[a-z]+:/i.test(name)) this.named.add(path.resolve(path.dirname(code), decodeURIComponent(name)));
         return compile(code, source) as { code: string; map: never };

@@ -89,6 +89,11 @@ async function loadError(file: string, error: unknown): Promise<SketchError> {
       expected: near && `did you mean ${near}?`,
     });
   }
+  if (/^Unknown file extension "\.[mc]?ts"/.test(error instanceof Error ? error.message : ''))
+    return new SketchError({
+      problem: `${file} is in TypeScript, which this Node does not read`,
+      expected: 'expected Node 22.18 or later, or JavaScript; the command juggle reads both',
+    });
   const asked = missingExport(error);
   if (asked !== undefined) return asLoadError(error, names).at(whereAsked((error as Error).stack, asked.name));
   if (error instanceof SyntaxError) return new SketchError({ problem: `${file} cannot be read: ${error.message}` });

@@ -1,4 +1,5 @@
 import { colorNames } from '../paint/color-names.ts';
+import { assetHint } from './asset-hint.ts';
 import type { Sketch } from './sketch.ts';
 
 /*
@@ -23,6 +24,8 @@ export function hintFor(thrown: unknown, stop: Stop): string | undefined {
     return name && hintForName(name, stop);
   }
   if (!(thrown instanceof TypeError)) return undefined;
+  const fetched = fetchedFile(thrown);
+  if (fetched !== undefined) return assetHint(fetched);
   if (thrown.message.includes('random is not a function'))
     return 'expected random.between(0, 1) or another of its calls';
   const { step, paint } = stop.sketch;
@@ -31,6 +34,14 @@ export function hintFor(thrown: unknown, stop: Stop): string | undefined {
     ? 'the state is undefined, as start returns none: start: () => ({ x: 0 })'
     : undefined;
 }
+
+/** A file that Node was to fetch by its name alone, which it cannot. */
+export function fetchedFile(thrown: unknown): string | undefined {
+  return thrown instanceof TypeError ? /^Failed to parse URL from (\S+)$/.exec(thrown.message)?.[1] : undefined;
+}
+
+/** What there is in pages alone. */
+const ofPages = ['document', 'window', 'localStorage', 'alert', 'prompt'];
 
 /** The name that was used and never declared, as engines say it. */
 export function undefinedName({ message }: ReferenceError): string | undefined {
@@ -44,7 +55,7 @@ function hintForName(name: string, { moment, canvas }: Stop): string {
   if (name in Math) return `did you mean Math.${name}?`;
   if (colorNames.has(name)) return `a color's name stands in quotes: '${name}'`;
   if (name === 'requestAnimationFrame') return 'paint is called for every frame by itself';
-  if (name === 'document' || name === 'window')
-    return 'a sketch can do without a page: it also runs in Node and in workers';
+  if (name === 'Image') return assetHint('boat.png');
+  if (ofPages.includes(name)) return 'a sketch can do without a page: it also runs in Node and in workers';
   return `declare ${name}, or import it`;
 }

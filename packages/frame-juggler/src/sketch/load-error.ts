@@ -1,7 +1,8 @@
 import { asSketchError, SketchError } from '../error.ts';
 import { listOf, text } from '../schema/kind.ts';
 import { suggest } from '../suggest.ts';
-import { undefinedName } from './hints.ts';
+import { assetHint } from './asset-hint.ts';
+import { fetchedFile, undefinedName } from './hints.ts';
 
 const nameList = listOf(text, 'names');
 /** The library, as bundlers and servers write where it is; the viewer's own has it in a folder of that name. */
@@ -9,7 +10,7 @@ const library = /^\/library\/|(?:^|\/)frame-juggler(?:$|\/\w+$|\/dist\/|[._])/;
 
 /**
  * What went wrong as a sketch's file was imported, with what would be right where it asked the library for a name that
- * it has not, or used one without importing it. For hosts that import sketches by themselves.
+ * it has not, used one without importing it, or took a picture, say, for code. For hosts that import sketches by themselves.
  * @param thrown what the import threw
  * @param names what the library exports: `Object.keys(await import('frame-juggler'))`
  */
@@ -21,6 +22,11 @@ export function asLoadError(thrown: unknown, names: readonly string[]): SketchEr
       problem: `frame-juggler exports no ${asked.name}${names.includes(asked.name) ? ' there' : ''}`,
       expected: names.includes(asked.name) ? importOf(asked.name) : suggest(asked.name, names),
     });
+  const file = importedFile(thrown);
+  if (file !== undefined)
+    return new SketchError({ problem: `${file} is imported, which is no code`, expected: assetHint(file) });
+  const fetched = fetchedFile(thrown);
+  if (fetched !== undefined) return asSketchError(thrown, assetHint(fetched));
   const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
   return asSketchError(thrown, name !== undefined && names.includes(name) ? importOf(name) : undefined);
 }
@@ -31,6 +37,12 @@ export function missingExport(thrown: unknown): { name: string; module: string }
   const [, name] = /(?:export named:?|binding name) ['"](\w+)/.exec(thrown.message) ?? [];
   const [, module = 'frame-juggler'] = /requested module ['"]([^'"]+)/.exec(thrown.message) ?? [];
   return name === undefined ? undefined : { name, module };
+}
+
+/** A file that was imported and is no code, as Node says it. */
+function importedFile(thrown: unknown): string | undefined {
+  if (!(thrown instanceof Error)) return undefined;
+  return /Unknown file extension "[^"]*" for (?:.*[/\\])?([^/\\\n?]+)/.exec(thrown.message)?.[1];
 }
 
 const importOf = (name: string): string => `expected import { ${name} } from 'frame-juggler'`;
