@@ -330,6 +330,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'unused-transform': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 120], to: [320, 180], fill: deep });
+        canvas.circle({ at: [0, 0], radius: 50, fill: lamp });
+        canvas.translate([160, 90]); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.rect({ from: [0, 120], to: [320, 180], fill: deep });
+        canvas.translate([160, 90]);
+        canvas.circle({ at: [0, 0], radius: 50, fill: lamp });
+      },
+    }),
+  },
   leak: {
     mistake: defineSketch({
       canvas,

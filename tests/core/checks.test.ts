@@ -164,6 +164,13 @@ describe('a mistake is found', () => {
     ['in one angle that is given to the engine in degrees', (canvas) => {
       canvas.circle({ at: [160 + 60 * Math.cos(45), 90], radius: 30, fill: '#24506a' });
     }, 'degrees: Math.cos is given 45, which looks like degrees'],
+    ['in a turn behind the last shape of its group', (canvas) => {
+      canvas.group({ translate: [90, 90] }, () => {
+        canvas.rect({ at: [0, 0], size: 40, fill: '#24506a' });
+        canvas.rotate(30);
+      });
+      canvas.circle({ at: [200, 90], radius: 20, fill: '#24506a' });
+    }, 'unused-transform: nothing is drawn after this rotate'],
   ])('%s', async (_, paint, found) => {
     expect(await foundIn(paint)).toEqual([found]);
   }); // prettier-ignore
@@ -207,6 +214,27 @@ describe('nothing is found', () => {
     }],
     ['in waves whose lengths are chosen freely', (canvas) => {
       for (let x = 10; x < 320; x += 10) canvas.circle({ at: [x, 90 + 30 * Math.sin(x / 40)], radius: 4, fill: '#24506a' });
+    }],
+    ['in transforms that are taken back, gone on with in a loop, or asked about', (canvas) => {
+      canvas.circle({ at: [200, 140], radius: 20, fill: '#24506a' });
+      canvas.translate([20, 0]);
+      canvas.circle({ at: [30, 60], radius: 9, fill: '#24506a' });
+      canvas.translate([-20, 0]);
+      canvas.group({}, () => {
+        for (let i = 0; i < 5; i++) {
+          canvas.circle({ at: [30, 30], radius: 9, fill: '#24506a' });
+          canvas.translate([50, 0]);
+        }
+      });
+      canvas.group({}, () => {
+        canvas.rotate(30);
+        canvas.toCanvas([20, 20]);
+      });
+    }],
+    ['in a transform of what waits for a press', (canvas, { pointer }) => {
+      canvas.circle({ at: [90, 90], radius: 30, fill: '#24506a' });
+      canvas.translate([20, 0]);
+      if (pointer.down) canvas.circle({ at: [180, 90], radius: 30, fill: '#24506a' });
     }],
     ['in words that only sound like a missing value', (canvas) =>
       canvas.text('Nullarbor: undefinedness, nan bread', { at: [160, 90], size: 14, fill: '#1b2f3a' })],

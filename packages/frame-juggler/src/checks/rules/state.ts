@@ -82,6 +82,59 @@ const unusedStyle: Rule = {
   },
 };
 
+/** A call that adds to the transform, and whether anything came of it. */
+interface TransformCall {
+  readonly call: NotedCall;
+  /** Whether something had been drawn before it. */
+  readonly isLate: boolean;
+  used: boolean;
+}
+
+/** Follows transforms through a paint: which of them move something, or are asked about. */
+function transformCalls({ log }: Detail): TransformCall[] {
+  const all: TransformCall[] = [];
+  let inForce: readonly TransformCall[] = [];
+  const stack: (readonly TransformCall[])[] = [];
+  let isLate = false;
+  for (const event of log.events) {
+    if (event.type === 'enter') stack.push(inForce);
+    else if (event.type === 'leave') inForce = stack.pop() ?? inForce;
+    else {
+      const { call } = event;
+      if (transforms.has(call.name)) {
+        // What takes one back is of use by that alone.
+        const added = { call, isLate, used: inForce.some((before) => undoes(before.call, call)) };
+        all.push(added);
+        inForce = [...inForce, added];
+      } else if (isDrawing(call) || call.name === 'toCanvas' || call.name === 'toLocal') {
+        for (const moving of inForce) moving.used = true;
+        isLate ||= isDrawing(call);
+      }
+    }
+  }
+  return all;
+}
+
+const unusedTransform: Rule = {
+  name: 'unused-transform',
+  title: 'A transform that moves nothing',
+  why: 'It counts for what is drawn after it, and what it was meant for is drawn before.',
+  cure: 'Call it first, or put it around what it is for: canvas.group({ translate: [160, 90] }, () => { … }).',
+  find({ details, noted }) {
+    // What it is for may wait for a press.
+    if (noted.asked.has('pointer') || noted.asked.has('keys')) return [];
+    const idle = new Map<string, Sighting | undefined>();
+    for (const detail of details)
+      for (const { call, isLate, used } of transformCalls(detail)) {
+        const place = placeOf(call.line);
+        const sighting = { line: call.line, frame: detail.at, text: `nothing is drawn after this ${call.name}` };
+        if (used || !isLate) idle.set(place, undefined);
+        else if (!idle.has(place)) idle.set(place, sighting);
+      }
+    return [...idle.values()].filter((sighting) => sighting !== undefined);
+  },
+};
+
 const leak: Rule = {
   name: 'leak',
   title: 'A transform or style that affects later shapes',
@@ -106,7 +159,10 @@ function leaksOf({ at, log }: Detail): Sighting[] {
     if (call.depth > 0 || (!transforms.has(call.name) && !isSticky)) return;
     // A transform that is repeated in a loop is meant to add up.
     if (lines.get(placeOf(call.line))! > 1) return;
-    const before = calls.slice(0, i).some((one) => one.depth === 0 && isDrawing(one));
+    const earlier = calls.slice(0, i).filter((one) => one.depth === 0);
+    // The way back is what undoes an earlier leak.
+    if (!isSticky && earlier.some((one) => undoes(one, call))) return;
+    const before = earlier.some(isDrawing);
     const rest = calls.slice(i + 1);
     const undone = rest.findIndex((one) => one.depth === 0 && undoes(call, one));
     const after = rest
@@ -200,4 +256,4 @@ const keptCanvas: Rule = {
       .map((line) => ({ line, frame: undefined, text: 'a canvas is drawn on whose frame is over' })),
 };
 
-export const stateRules: readonly Rule[] = [unusedStyle, leak, openSave, keptCanvas];
+export const stateRules: readonly Rule[] = [unusedStyle, unusedTransform, leak, openSave, keptCanvas];
