@@ -57,6 +57,36 @@ test('a run notes what it was told, up to a hundred thousand events: of more, th
   expect([asked, run.checkpoint.state, frames()]).toEqual([6, many - 1, [3, 4, 5]]);
 });
 
+test.each([
+  ['space', ' '],
+  ['Space', ' '],
+  ['left', 'ArrowLeft'],
+  ['arrowdown', 'ArrowDown'],
+  ['ArowUp', 'ArrowUp'],
+  ['esc', 'Escape'],
+  ['enter', 'Enter'],
+  ['ctrl', 'Control'],
+  ['KeyW', 'w'],
+  ['Digit4', '4'],
+])('a key that has another name is refused, as it would never be down: %s', async (key, meant) => {
+  const asks = (ask: 'down' | 'justPressed' | 'justReleased'): Promise<unknown> => {
+    const run = new Run(defineSketch({ paint: (_, { keys }) => void keys[ask](key) }));
+    return run.goTo(0).then(() => run.paint());
+  };
+  for (const ask of ['down', 'justPressed', 'justReleased'] as const)
+    await expect(asks(ask)).rejects.toThrow(`keys.${ask}: key "${key}" names no key; did you mean "${meant}"?`);
+});
+
+test('any key that there is can be asked for, whatever it types', async () => {
+  const some = ['a', 'A', 'ß', 'é', ' ', '+', '4', 'Tab', 'End', 'F1', 'F12', 'PageUp', 'Undo', 'Find', 'Fn', 'Help', 'Super', 'Dead', 'MediaPlayPause', 'BrowserBack', 'Unidentified', 'AudioVolumeUp', 'Hiragana']; // prettier-ignore
+  const source = from({ 1: some.map((key) => ({ type: 'keydown', key })) });
+  let down: boolean[] = [];
+  const run = new Run(defineSketch({ paint: (_, { keys }) => void (down = some.map((key) => keys.down(key))) }), { input: () => source }); // prettier-ignore
+  await run.goTo(1);
+  await run.paint();
+  expect(down).toEqual(some.map(() => true));
+});
+
 test('the pointer is over what lay under it in the last frame: fills, strokes and clips, by label or group', async () => {
   const over = async (label: string, at: [number, number]): Promise<boolean> => {
     let answer = false;

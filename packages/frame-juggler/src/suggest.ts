@@ -72,10 +72,25 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   pick: { pick: 'choice choose sample element' },
   likely: { likely: 'chance bool boolean coin' },
   normal: { normal: 'gaussian' },
+  // Keys.
+  ' ': { ' ': 'space spacebar' },
+  ArrowLeft: { ArrowLeft: 'left' },
+  ArrowRight: { ArrowRight: 'right' },
+  ArrowUp: { ArrowUp: 'up' },
+  ArrowDown: { ArrowDown: 'down' },
+  Enter: { Enter: 'return' },
+  Escape: { Escape: 'esc' },
+  Control: { Control: 'ctrl' },
+  Delete: { Delete: 'del' },
+  Meta: { Meta: 'meta cmd command win windows' },
+  Alt: { Alt: 'alt option' },
+  Tab: { Tab: 'tab' },
+  Home: { Home: 'home' },
+  End: { End: 'end' },
 };
 
 /** Another word for one of `choices`, as it is written there. */
-function kinOf(word: string, choices: readonly string[]): string | undefined {
+export function kinOf(word: string, choices: readonly string[]): string | undefined {
   const sought = word.toLowerCase();
   for (const choice of choices)
     for (const [written, words] of Object.entries(Object.hasOwn(kin, choice) ? kin[choice] : {}))

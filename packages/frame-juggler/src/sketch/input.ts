@@ -1,8 +1,10 @@
 import type { View } from '../canvas/view.ts';
+import { fail, show } from '../error.ts';
 import { onlyKnown } from '../known-names.ts';
 import { givenBy } from '../schema/given.ts';
 import { name, oneOf } from '../schema/kind.ts';
 import { pair } from '../schema/point.ts';
+import { kinOf, nearest } from '../suggest.ts';
 
 /*
  * What a person does with pointer and keys, frame by frame. A host tells it in events, live or from a track; the same
@@ -75,7 +77,10 @@ export interface Pointer {
   over(label: string): boolean;
 }
 
-/** The keyboard. Keys are named by what they type (`a`, with or without Shift) or by their name (`ArrowLeft`, `Enter`, ` `). */
+/**
+ * The keyboard. Keys are named by what they type (`a`, with or without Shift, and ` ` for the space bar) or by their name
+ * in UI Events (`ArrowLeft`, `Enter`); another name for one of those, such as `left`, is an error.
+ */
 export interface Keys {
   /** Whether it is held down. */
   down(key: string): boolean;
@@ -98,9 +103,9 @@ export class Input {
   private readonly keysReleased = new Set<string>();
   private readonly outside: { readonly x: number; readonly y: number };
   readonly keys = asKeys<Keys>({
-    down: (key) => this.keysDown.has(readKey('keys.down', key)),
-    justPressed: (key) => this.keysPressed.has(readKey('keys.justPressed', key)),
-    justReleased: (key) => this.keysReleased.has(readKey('keys.justReleased', key)),
+    down: (key) => this.keysDown.has(askedKey('keys.down', key)),
+    justPressed: (key) => this.keysPressed.has(askedKey('keys.justPressed', key)),
+    justReleased: (key) => this.keysReleased.has(askedKey('keys.justReleased', key)),
   });
 
   /**
@@ -186,6 +191,25 @@ export class Input {
 
 function readKey(call: string, key: string): string {
   return keyName(name.read(call, 'key', key));
+}
+
+/** Keys that type nothing, and the space bar: those that most keyboards have. */
+const namedKeys = [' ', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown', 'Enter', 'Escape', 'Shift', 'Control', 'Alt', 'Meta', 'Tab', 'Backspace', 'Delete', 'Home', 'End', 'PageUp', 'PageDown']; // prettier-ignore
+
+/** A key that a sketch asks for. One by another name would never be down, which looks as if it were just not pressed. */
+function askedKey(call: string, key: string): string {
+  const asked = readKey(call, key);
+  const meant = asked.length === 1 || namedKeys.includes(asked) ? undefined : meantKey(asked);
+  if (meant !== undefined)
+    fail({ call, option: 'key', value: key, problem: 'names no key', expected: `did you mean ${show(meant)}?` });
+  return asked;
+}
+
+/** The key that is meant by another name: one of its place on the keyboard, such as `KeyA`, of another language, or misspelt. */
+function meantKey(asked: string): string | undefined {
+  const [, typed] = /^(?:Key|Digit)(\w)$/.exec(asked) ?? [];
+  // There are more names than those above, and short ones are much alike.
+  return typed?.toLowerCase() ?? kinOf(asked, namedKeys) ?? (asked.length > 4 ? nearest(asked, namedKeys) : undefined);
 }
 
 /** A key's name as it is kept: letters in lower case, so that a key released while Shift is down does not stay pressed. */
