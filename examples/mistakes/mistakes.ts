@@ -789,4 +789,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'unknown-label': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { pointer }) {
+        const fill = pointer.over('boy') ? lamp : buoy; // ←
+        canvas.circle({ at: [160, 90], radius: 50, fill, label: 'buoy' });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { pointer }) {
+        const fill = pointer.over('buoy') ? lamp : buoy;
+        canvas.circle({ at: [160, 90], radius: 50, fill, label: 'buoy' });
+      },
+    }),
+  },
 };

@@ -164,6 +164,10 @@ describe('a mistake is found', () => {
     ['in one angle that is given to the engine in degrees', (canvas) => {
       canvas.circle({ at: [160 + 60 * Math.cos(45), 90], radius: 30, fill: '#24506a' });
     }, 'degrees: Math.cos is given 45, which looks like degrees'],
+    ['in a label that is spelt in two ways', (canvas, { pointer }) => {
+      canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('Cran') ? '#f1b64e' : '#24506a', label: 'crane' });
+      canvas.rect({ at: [250, 90], size: 30, fill: pointer.over('crane') ? '#f1b64e' : '#24506a' });
+    }, 'unknown-label: pointer.over asks for “Cran”, and nothing has that label; there is “crane”'],
     ['in a turn behind the last shape of its group', (canvas) => {
       canvas.group({ translate: [90, 90] }, () => {
         canvas.rect({ at: [0, 0], size: 40, fill: '#24506a' });
@@ -230,6 +234,10 @@ describe('nothing is found', () => {
         canvas.rotate(30);
         canvas.toCanvas([20, 20]);
       });
+    }],
+    ['in a label of what waits for a press', (canvas, { pointer }) => {
+      canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('jib') ? '#f1b64e' : '#24506a', label: 'crane' });
+      if (pointer.down) canvas.rect({ at: [250, 90], size: 30, fill: '#24506a', label: 'jib' });
     }],
     ['in a transform of what waits for a press', (canvas, { pointer }) => {
       canvas.circle({ at: [90, 90], radius: 30, fill: '#24506a' });

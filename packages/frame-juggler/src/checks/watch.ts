@@ -1,5 +1,6 @@
 import type { Canvas } from '../canvas/canvas.ts';
 import { sketchLine, type SourceLine } from '../error.ts';
+import type { Pointer } from '../sketch/input.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
 import { lettering } from '../text/lettering.ts';
 import { needsOf } from '../text/needs.ts';
@@ -71,6 +72,8 @@ export class Noted {
   readonly taken = new Set<string>();
   /** Lines that used a canvas whose frame was over. */
   readonly late: (SourceLine | undefined)[] = [];
+  /** The labels that `pointer.over` was asked for, each with a line. */
+  readonly labels = new Map<string, SourceLine | undefined>();
   /** Streams of chance that were begun more than once within one call of the sketch, with their lines. */
   readonly streams: { readonly key: string; readonly line: SourceLine | undefined }[] = [];
   /** What the engine was asked instead of the moment: chance, clocks and timers. */
@@ -132,7 +135,20 @@ function watchedMoment(moment: Moment, noted: Noted): Moment {
   return new Proxy(moment, {
     get(target, name) {
       noted.asked.add(String(name));
+      if (name === 'pointer') return watchedPointer(target.pointer, noted);
       return Object.hasOwn(parts, name) ? parts[name as keyof typeof parts] : (Reflect.get(target, name) as unknown);
+    },
+  });
+}
+
+function watchedPointer(pointer: Pointer, noted: Noted): Pointer {
+  return new Proxy(pointer, {
+    get(target, name) {
+      if (name !== 'over') return Reflect.get(target, name) as unknown;
+      return (label: string) => {
+        if (!noted.labels.has(label)) noted.labels.set(label, sketchLine());
+        return target.over(label);
+      };
     },
   });
 }

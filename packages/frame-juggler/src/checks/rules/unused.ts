@@ -1,6 +1,7 @@
+import { nearest } from '../../suggest.ts';
 import type { Rule } from '../rule.ts';
 
-/* What a sketch declares and never takes. */
+/* What a sketch declares and never takes, or asks for and never declares. */
 
 const unused: Rule = {
   name: 'unused',
@@ -20,4 +21,22 @@ const unused: Rule = {
 /** Whether the code names one that it has not taken so far: it may wait for a press, or for a later scene. */
 const mayTake = (code: string, part: string, name: string): boolean => code.includes(part) && code.includes(name);
 
-export const unusedRules: readonly Rule[] = [unused];
+const unknownLabel: Rule = {
+  name: 'unknown-label',
+  title: 'A label that nothing has',
+  why: 'What pointer.over is asked for is never under the pointer.',
+  cure: "Give the label to what is meant, canvas.circle({ at: [160, 90], radius: 40, label: 'bell' }), and ask for it as it is written there.",
+  find({ noted, course, sketch }) {
+    const there = new Set(course.flatMap(({ names }) => names));
+    // One that the code has twice may be given to something that is drawn later.
+    const isElsewhere = (label: string): boolean => sketch.code.split(label).length > 2;
+    return [...noted.labels].flatMap(([label, line]) => {
+      if (there.has(label) || isElsewhere(label)) return [];
+      const near = nearest(label, there);
+      const instead = near === undefined ? '' : `; there is “${near}”`;
+      return [{ line, frame: undefined, text: `pointer.over asks for “${label}”, and nothing has that label${instead}` }]; // prettier-ignore
+    });
+  },
+};
+
+export const unusedRules: readonly Rule[] = [unused, unknownLabel];
