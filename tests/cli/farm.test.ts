@@ -138,12 +138,15 @@ describe('a farm', () => {
     const how = ['--density', '1.5', '--seed', '9', '--seconds', '0.5..4.5'];
     const first = run(['render', 'film.ts', '-o', to, ...how, ...farm()]);
     await said(first, 'frames/s');
+    const [film] = readdirSync(at('store'));
+    const chunks = at('store', film, 'chunks');
+    // Frames are told of before the first chunk of them is whole.
+    while (!existsSync(chunks) || readdirSync(chunks).length === 0) await new Promise((resolve) => setTimeout(resolve, 20)); // prettier-ignore
     first.child.kill('SIGINT');
     expect(await first.ended).toBe(130);
     expect(first.said).toContain('the same command goes on with it');
     expect(readdirSync(at('again'))).toEqual([]);
-    const [film] = readdirSync(at('store'));
-    const before = readdirSync(at('store', film, 'chunks'));
+    const before = readdirSync(chunks);
     expect(before.length).toBeGreaterThan(0);
     const second = run(['render', 'film.ts', '-o', to, ...how, ...farm()]);
     const client = new Redis(port);
