@@ -239,6 +239,8 @@ describe('nothing is found', () => {
       canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('jib') ? '#f1b64e' : '#24506a', label: 'crane' });
       if (pointer.down) canvas.rect({ at: [250, 90], size: 30, fill: '#24506a', label: 'jib' });
     }],
+    ['in a label like none that is there, as of what comes later', (canvas, { pointer }) =>
+      canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('ferry') ? '#f1b64e' : '#24506a', label: 'crane' })],
     ['in a transform of what waits for a press', (canvas, { pointer }) => {
       canvas.circle({ at: [90, 90], radius: 30, fill: '#24506a' });
       canvas.translate([20, 0]);

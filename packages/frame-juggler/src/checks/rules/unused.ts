@@ -33,8 +33,9 @@ const unknownLabel: Rule = {
     return [...noted.labels].flatMap(([label, line]) => {
       if (there.has(label) || isElsewhere(label)) return [];
       const near = nearest(label, there);
-      const instead = near === undefined ? '' : `; there is “${near}”`;
-      return [{ line, frame: undefined, text: `pointer.over asks for “${label}”, and nothing has that label${instead}` }]; // prettier-ignore
+      // A label like no other is more likely one of something that comes later.
+      if (near === undefined) return [];
+      return [{ line, frame: undefined, text: `pointer.over asks for “${label}”, and nothing has that label; there is “${near}”` }]; // prettier-ignore
     });
   },
 };
