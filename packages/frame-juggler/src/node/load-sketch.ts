@@ -89,9 +89,11 @@ async function loadError(file: string, error: unknown): Promise<SketchError> {
       expected: near && `did you mean ${near}?`,
     });
   }
-  if (/^Unknown file extension "\.[mc]?ts"/.test(error instanceof Error ? error.message : ''))
+  const [, typed] =
+    /^Unknown file extension "\.[mc]?ts" for (.+)$/.exec(error instanceof Error ? error.message : '') ?? [];
+  if (typed !== undefined)
     return new SketchError({
-      problem: `${file} is in TypeScript, which this Node does not read`,
+      problem: `${path.basename(typed)} is in TypeScript, which this Node does not read`,
       expected: 'expected Node 22.18 or later, or JavaScript; the command juggle reads both',
     });
   const asked = missingExport(error);

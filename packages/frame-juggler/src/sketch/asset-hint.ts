@@ -1,9 +1,9 @@
 /** Which asset a file is, by how its name ends. */
 const endings = {
-  picture: ['png', 'jpg', 'jpeg', 'gif', 'webp', 'avif'],
+  picture: ['png', 'jpg', 'jpeg'],
   font: ['ttf', 'otf', 'woff', 'woff2'],
   json: ['json'],
-  table: ['csv', 'tsv'],
+  table: ['csv'],
 };
 
 /** How a file is loaded that a sketch wants otherwise: as an asset, of the kind that its name tells. */

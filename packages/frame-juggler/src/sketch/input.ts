@@ -205,7 +205,7 @@ function askedKey(call: string, key: string): string {
   return asked;
 }
 
-/** The key that is meant by another name: one of its place on the keyboard, such as `KeyA`, of another language, or misspelt. */
+/** The key that is meant by another name: one of its place on the keyboard, such as `KeyA`, another word for it, or misspelt. */
 function meantKey(asked: string): string | undefined {
   const [, typed] = /^(?:Key|Digit)(\w)$/.exec(asked) ?? [];
   // There are more names than those above, and short ones are much alike.
