@@ -318,9 +318,8 @@ export const uses: Readonly<Record<string, () => unknown>> = {
     console.log(checkupLines(checkup).join('\n'));
   },
   async asLoadError() {
-    const names = Object.keys(await import('frame-juggler'));
     const file = './harbor.js';
-    await import(file).catch((thrown: unknown) => console.error(asLoadError(thrown, names).message));
+    await import(file).catch((thrown: unknown) => console.error(asLoadError(thrown).message));
   },
   async asSketchError() {
     try {

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import * as library from '../../packages/frame-juggler/src/index.ts';
 import { asLoadError, defineSketch, Run, SketchError } from '../../packages/frame-juggler/src/index.ts';
+import { libraryNames } from '../../packages/frame-juggler/src/sketch/library-names.ts';
 
 /** What a paint that runs into the engine itself is told: the reason, without the place. */
 async function reasonOf(paint: () => unknown): Promise<string> {
@@ -17,6 +19,10 @@ describe('a name that is declared nowhere', () => {
     ['pointer', 'take it from the moment: paint(canvas, { pointer })'],
     ['circle', 'did you mean canvas.circle?'],
     ['translate', 'did you mean canvas.translate?'],
+    ['swing', "import { swing } from 'frame-juggler'"],
+    ['hieght', 'did you mean height? take it from the moment: paint(canvas, { height })'],
+    ['cirle', 'did you mean canvas.circle?'],
+    ['swimg', "did you mean swing? import { swing } from 'frame-juggler'"],
     ['sin', 'did you mean Math.sin?'],
     ['PI', 'did you mean Math.PI?'],
     ['teal', "a color's name stands in quotes: 'teal'"],
@@ -33,6 +39,10 @@ describe('a name that is declared nowhere', () => {
     const run = new Run(defineSketch({ start: says("Can't find variable: teal"), paint: () => undefined }));
     await expect(run.goTo(0)).rejects.toThrow("variable: teal; a color's name stands in quotes");
   });
+});
+
+test('the names that hints lead to are those that the library exports', () => {
+  expect(libraryNames).toEqual(Object.keys(library).sort());
 });
 
 test('an error of the sketch itself gets no hint', async () => {
@@ -57,8 +67,7 @@ test.each<[string, (canvas: Record<string, (...all: unknown[]) => void>) => void
 }); // prettier-ignore
 
 describe('asLoadError', () => {
-  const names = ['swing', 'defineSketch', 'dial'];
-  const asked = (message: string): string => asLoadError(new SyntaxError(message), names).reason;
+  const asked = (message: string): string => asLoadError(new SyntaxError(message)).reason;
 
   test.each([
     ['Node', "The requested module 'frame-juggler' does not provide an export named 'swin'"],
@@ -71,7 +80,7 @@ describe('asLoadError', () => {
   }); // prettier-ignore
 
   test('one that another entry point has leads there', () => {
-    expect(asked("The requested module 'frame-juggler/browser' does not provide an export named 'dial'")).toBe("frame-juggler exports no dial there; expected import { dial } from 'frame-juggler'");
+    expect(asked("The requested module 'frame-juggler/browser' does not provide an export named 'dial'")).toBe("frame-juggler exports no dial there; import { dial } from 'frame-juggler'");
   }); // prettier-ignore
 
   test.each([
@@ -80,7 +89,7 @@ describe('asLoadError', () => {
     ['poem', 'files are assets: asset.picture, asset.font, asset.json or asset.table'],
   ])('a file that is no code is told as the asset that it is: %s', (file, hint) => {
     const thrown = new TypeError(`Unknown file extension ".x" for /quay/${file}`);
-    expect(asLoadError(thrown, names).reason).toBe(`${file} is imported, which is no code; ${hint}`);
+    expect(asLoadError(thrown).reason).toBe(`${file} is imported, which is no code; ${hint}`);
   }); // prettier-ignore
 
   test("one of the sketch's own files is left as it is, and so is any other error", () => {
@@ -88,11 +97,11 @@ describe('asLoadError', () => {
     expect(asked(own)).toBe(`SyntaxError: ${own}`);
     expect(asked('Unexpected token')).toBe('SyntaxError: Unexpected token');
     const error = new SketchError({ problem: 'is broken' });
-    expect(asLoadError(error, names)).toBe(error);
+    expect(asLoadError(error)).toBe(error);
   });
 
   test('a call that was not imported is told how', () => {
-    expect(asLoadError(new ReferenceError('swing is not defined'), names).reason).toBe("ReferenceError: swing is not defined; expected import { swing } from 'frame-juggler'");
-    expect(asLoadError(new ReferenceError('gull is not defined'), names).reason).toBe('ReferenceError: gull is not defined');
+    expect(asLoadError(new ReferenceError('swing is not defined')).reason).toBe("ReferenceError: swing is not defined; import { swing } from 'frame-juggler'");
+    expect(asLoadError(new ReferenceError('gull is not defined')).reason).toBe('ReferenceError: gull is not defined');
   }); // prettier-ignore
 });

@@ -21,5 +21,5 @@ export function refuseNoCode(source: string, importer: string | undefined): void
   const isNoCode = /^\.{0,2}\//.test(name) && extension !== '' && !canCompile(name) && !others.includes(extension);
   // A name may have a dot in it, and lead to a file that ends otherwise.
   if (isNoCode && existsSync(path.resolve(path.dirname(importer), name)))
-    throw asLoadError(new TypeError(`Unknown file extension "${extension}" for ${name}`), []);
+    throw asLoadError(new TypeError(`Unknown file extension "${extension}" for ${name}`));
 }

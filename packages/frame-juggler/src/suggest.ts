@@ -59,6 +59,8 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   path: { 'path({ build })': 'beginPath moveTo lineTo bezierCurveTo quadraticCurveTo closePath' },
   picture: { picture: 'image img drawImage' },
   shape: { shape: 'custom' },
+  save: { save: 'push' },
+  restore: { restore: 'pop' },
   // What a moment holds.
   frame: { frame: 'index count', 'paint(canvas, moment, state)': 'state' },
   seconds: { seconds: 'time t elapsed now' },
@@ -99,12 +101,17 @@ export function kinOf(word: string, choices: readonly string[]): string | undefi
 }
 
 /**
- * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: a third
+ * The member of `choices` that `word` was most likely meant to be, or undefined where none is near: by default a third
  * of the letters may differ, or two, or one of three (edit distance of Levenshtein).
+ * @param slips how many letters may differ
  */
-export function nearest(word: string, choices: Iterable<string>): string | undefined {
+export function nearest(
+  word: string,
+  choices: Iterable<string>,
+  slips = word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3)),
+): string | undefined {
   let best: string | undefined;
-  let bestDistance = (word.length <= 3 ? 1 : Math.max(2, Math.floor(word.length / 3))) + 1;
+  let bestDistance = slips + 1;
   for (const choice of choices) {
     // So many letters at least must come or go; a long word is then not worth comparing.
     if (Math.abs(word.length - choice.length) >= bestDistance) continue;
@@ -137,11 +144,16 @@ function editDistance(from: string, to: string): number {
   return row[to.length];
 }
 
+/** The member of `choices` that a longer word begins with: stroke of strokeTint. */
+function stemOf(word: string, choices: readonly string[]): string | undefined {
+  return choices.find((choice) => choice.length >= 4 && word.startsWith(choice));
+}
+
 /** "did you mean x?", or the whole list where nothing is near. */
 export function suggest(word: unknown, choices: Iterable<string>): string {
   const list = [...choices];
   if (list.length === 0) return 'there are none at all';
   if (typeof word !== 'string') return `expected one of ${list.join(', ')}`;
-  const near = kinOf(word, list) ?? nearest(word, list);
+  const near = kinOf(word, list) ?? nearest(word, list) ?? stemOf(word, list);
   return near === undefined ? `expected one of ${list.join(', ')}` : `did you mean ${JSON.stringify(near)}?`;
 }

@@ -35,7 +35,7 @@ export async function loadSketch(
   try {
     loaded = await importModule(url.href);
   } catch (error) {
-    throw await loadError(file, error);
+    throw loadError(file, error);
   }
   return readSketch(file, loaded);
 }
@@ -77,9 +77,8 @@ export function checkSketchFile(file: string): number {
   return found.mtimeMs;
 }
 
-async function loadError(file: string, error: unknown): Promise<SketchError> {
+function loadError(file: string, error: unknown): SketchError {
   if (error instanceof SketchError) return error;
-  const names = Object.keys(await import('../index.ts'));
   const missing = /Cannot find (?:module|package) '([^']+)'/.exec(error instanceof Error ? error.message : '');
   if (missing) {
     const what = missing[1].replace(/^.*\/(?=[^/]+$)/, '');
@@ -97,9 +96,9 @@ async function loadError(file: string, error: unknown): Promise<SketchError> {
       expected: 'expected Node 22.18 or later, or JavaScript; the command juggle reads both',
     });
   const asked = missingExport(error);
-  if (asked !== undefined) return asLoadError(error, names).at(whereAsked((error as Error).stack, asked.name));
+  if (asked !== undefined) return asLoadError(error).at(whereAsked((error as Error).stack, asked.name));
   if (error instanceof SyntaxError) return new SketchError({ problem: `${file} cannot be read: ${error.message}` });
-  return asLoadError(error, names);
+  return asLoadError(error);
 }
 
 /** Where a file imports a name. Above the stack Node tells the file, and a line of it or of the compiled code. */

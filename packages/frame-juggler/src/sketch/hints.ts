@@ -1,5 +1,7 @@
 import { colorNames } from '../paint/color-names.ts';
+import { nearest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
+import { libraryNames } from './library-names.ts';
 import type { Sketch } from './sketch.ts';
 
 /*
@@ -49,13 +51,22 @@ export function undefinedName({ message }: ReferenceError): string | undefined {
   return name ?? sought;
 }
 
-function hintForName(name: string, { moment, canvas }: Stop): string {
+function hintForName(name: string, stop: Stop): string {
+  const { moment, canvas } = stop;
   if (moment.includes(name)) return `take it from the moment: paint(canvas, { ${name} })`;
   if (canvas.includes(name)) return `did you mean canvas.${name}?`;
+  if (libraryNames.includes(name)) return importOf(name);
   if (name in Math) return `did you mean Math.${name}?`;
   if (colorNames.has(name)) return `a color's name stands in quotes: '${name}'`;
   if (name === 'requestAnimationFrame') return 'paint is called for every frame by itself';
   if (name === 'Image') return assetHint('boat.png');
   if (ofPages.includes(name)) return 'a sketch can do without a page: it also runs in Node and in workers';
-  return `declare ${name}, or import it`;
+  // A sketch's own names are not known here, so that one of ours must be as near as a slip of the hand.
+  const near = name.length < 4 ? undefined : nearest(name, [...moment, ...canvas, ...libraryNames], 1);
+  if (near === undefined) return `declare ${name}, or import it`;
+  const hint = hintForName(near, stop);
+  return hint.includes('?') ? hint : `did you mean ${near}? ${hint}`;
 }
+
+/** How a name of the library's comes into a sketch. */
+export const importOf = (name: string): string => `import { ${name} } from 'frame-juggler'`;

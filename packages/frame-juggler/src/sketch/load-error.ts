@@ -1,10 +1,9 @@
 import { asSketchError, SketchError } from '../error.ts';
-import { listOf, text } from '../schema/kind.ts';
 import { suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
-import { fetchedFile, undefinedName } from './hints.ts';
+import { fetchedFile, importOf, undefinedName } from './hints.ts';
+import { libraryNames } from './library-names.ts';
 
-const nameList = listOf(text, 'names');
 /** The library, as bundlers and servers write where it is; the viewer's own has it in a folder of that name. */
 const library = /^\/library\/|(?:^|\/)frame-juggler(?:$|\/\w+$|\/dist\/|[._])/;
 
@@ -12,15 +11,13 @@ const library = /^\/library\/|(?:^|\/)frame-juggler(?:$|\/\w+$|\/dist\/|[._])/;
  * What went wrong as a sketch's file was imported, with what would be right where it asked the library for a name that
  * it has not, used one without importing it, or took a picture, say, for code. For hosts that import sketches by themselves.
  * @param thrown what the import threw
- * @param names what the library exports: `Object.keys(await import('frame-juggler'))`
  */
-export function asLoadError(thrown: unknown, names: readonly string[]): SketchError {
-  nameList.read('asLoadError', 'names', names);
+export function asLoadError(thrown: unknown): SketchError {
   const asked = missingExport(thrown);
   if (asked !== undefined && library.test(asked.module))
     return new SketchError({
-      problem: `frame-juggler exports no ${asked.name}${names.includes(asked.name) ? ' there' : ''}`,
-      expected: names.includes(asked.name) ? importOf(asked.name) : suggest(asked.name, names),
+      problem: `frame-juggler exports no ${asked.name}${libraryNames.includes(asked.name) ? ' there' : ''}`,
+      expected: libraryNames.includes(asked.name) ? importOf(asked.name) : suggest(asked.name, libraryNames),
     });
   const file = importedFile(thrown);
   if (file !== undefined)
@@ -28,7 +25,7 @@ export function asLoadError(thrown: unknown, names: readonly string[]): SketchEr
   const fetched = fetchedFile(thrown);
   if (fetched !== undefined) return asSketchError(thrown, assetHint(fetched));
   const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
-  return asSketchError(thrown, name !== undefined && names.includes(name) ? importOf(name) : undefined);
+  return asSketchError(thrown, name !== undefined && libraryNames.includes(name) ? importOf(name) : undefined);
 }
 
 /** What a file imported of a module that does not export it, as engines say it; Safari does not name the module. */
@@ -44,5 +41,3 @@ function importedFile(thrown: unknown): string | undefined {
   if (!(thrown instanceof Error)) return undefined;
   return /Unknown file extension "[^"]*" for (?:.*[/\\])?([^/\\\n?]+)/.exec(thrown.message)?.[1];
 }
-
-const importOf = (name: string): string => `expected import { ${name} } from 'frame-juggler'`;

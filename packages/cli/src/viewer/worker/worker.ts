@@ -117,7 +117,7 @@ async function load({ module, why }: Extract<ToWorker, { type: 'open' }>): Promi
     const { default: sketch } = (await import(/* @vite-ignore */ module)) as { default?: unknown };
     if (isSketch(sketch)) return sketch;
   } catch (thrown) {
-    throw asLoadError(thrown, Object.keys(await import('frame-juggler')));
+    throw asLoadError(thrown);
   } finally {
     calls.end();
   }
