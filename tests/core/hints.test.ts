@@ -41,6 +41,19 @@ describe('a name that is declared nowhere', () => {
   });
 });
 
+test.each([
+  ['dial is not a function', 'dial.number(5, { min: 0, max: 10 })'],
+  ['import_frame_juggler.dial is not a function', 'dial.number(5, { min: 0, max: 10 })'],
+  ['(0 , library.asset) is not a function', "asset.picture(new URL('./boat.png', import.meta.url))"],
+  ['moment.keys is not a function', "keys.down('a')"],
+])('what holds calls and is called itself leads to one of them: %s', async (message, call) => {
+  const fails = (): never => {
+    throw new TypeError(message);
+  };
+  expect(await reasonOf(fails)).toBe(`TypeError: ${message}; expected ${call} or another of its calls`);
+  expect(asLoadError(new TypeError(message)).reason).toBe(await reasonOf(fails));
+});
+
 test('the names that hints lead to are those that the library exports', () => {
   expect(libraryNames).toEqual(Object.keys(library).sort());
 });

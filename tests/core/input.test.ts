@@ -77,6 +77,24 @@ test.each([
     await expect(asks(ask)).rejects.toThrow(`keys.${ask}: key "${key}" names no key; did you mean "${meant}"?`);
 });
 
+test('what is typed is told as it is written, frame by frame, also again while a key is held down', async () => {
+  const [down, up] = (['keydown', 'keyup'] as const).map((type) => (key: string) => ({ type, key }) as const);
+  const source = from({
+    0: [down('q')],
+    1: [down('Shift'), down('H'), up('h'), up('Shift'), down('i')],
+    3: [down('i'), down('Enter'), down(' '), down('ö'), down('🐟')],
+    4: [down('Control'), down('c'), up('Control')],
+    5: [down('Control'), down('AltGraph'), down('@')],
+  });
+  const typed: string[] = [];
+  const run = new Run(defineSketch({ paint: (_, { keys }) => void typed.push(keys.typed) }), { input: () => source });
+  for (let frame = 0; frame <= 5; frame++) {
+    await run.goTo(frame);
+    await run.paint();
+  }
+  expect(typed).toEqual(['', 'Hi', '', 'i ö🐟', '', '@']);
+});
+
 test('any key that there is can be asked for, whatever it types', async () => {
   const some = ['a', 'A', 'ß', 'é', ' ', '+', '4', 'Tab', 'End', 'F1', 'F12', 'PageUp', 'Undo', 'Find', 'Fn', 'Help', 'Super', 'Dead', 'MediaPlayPause', 'BrowserBack', 'Unidentified', 'AudioVolumeUp', 'Hiragana']; // prettier-ignore
   const source = from({ 1: some.map((key) => ({ type: 'keydown', key })) });

@@ -287,6 +287,9 @@ describe('pictures', () => {
     expect(pixel(filled(tiles), 18, 80).slice(0, 3)).toEqual([220, 20, 60]);
     own.setColorAt(1, 2, 'navy');
     expect(pixel(filled(tiles), 68, 30).slice(0, 3)).toEqual([0, 0, 128]);
-    expect(errorOf(() => own.colorAt(4, 0))).toBe('colorAt: x 4 lies outside the picture; expected 0 to 3');
+    expect(own.colorAt(1.9, 2.99).toString()).toBe('#000080');
+    expect(errorOf(() => own.colorAt(4, 0))).toBe('colorAt: x 4 lies outside the picture; expected 0 to below 4');
+    expect(errorOf(() => own.colorAt(0, -0.1))).toBe('colorAt: y -0.1 lies outside the picture; expected 0 to below 4');
+    expect(errorOf(() => own.colorAt(NaN, 0))).toMatch(/^colorAt: x NaN is not finite/);
   });
 });

@@ -15,7 +15,7 @@ export default defineSketch({
   dials: { reach: dial.number(3, { min: 1, max: 9 }), net: dial.toggle(false), buoys: dial.number(0, { min: 0, max: 4 }) },
   start: ({ dials }) => ({ buoys: dials.buoys }),
   step(_, { frame, pointer: p, keys }) {
-    ((globalThis as any).told ??= []).push([frame, p.x, p.y, p.inside, p.down, p.justPressed, p.over('ring'), keys.down('k')]);
+    ((globalThis as any).told ??= []).push([frame, p.x, p.y, p.inside, p.down, p.justPressed, p.over('ring'), keys.down('k'), keys.typed]);
   },
   paint(canvas, { pointer, dials, random }, { buoys }) {
     canvas.circle({ at: [10, 5], radius: dials.reach, fill: dials.net ? 'teal' : 'crimson', label: 'ring' });
@@ -41,7 +41,7 @@ afterAll(async () => {
   expect(viewer.complaints).toEqual([]);
 });
 
-type Told = [frame: number, x: number, y: number, inside: boolean, down: boolean, justPressed: boolean, over: boolean, key: boolean]; // prettier-ignore
+type Told = [frame: number, x: number, y: number, inside: boolean, down: boolean, justPressed: boolean, over: boolean, key: boolean, typed: string]; // prettier-ignore
 const told = async (): Promise<Told[]> => (await viewer.told()) as Told[];
 const file = (name: string): string => viewer.file(name);
 const onCanvas = async (x: number, y: number): Promise<[number, number]> => {
@@ -57,6 +57,7 @@ describe('in the viewer', () => {
     await page.mouse.move(...(await onCanvas(10, 5)), { steps: 8 });
     await page.mouse.down();
     await page.keyboard.down('K');
+    await page.keyboard.down('K'); // held down, it types again
     await page.waitForTimeout(200);
     await page.mouse.move(...(await onCanvas(-10, 6)), { steps: 4 });
     await page.mouse.up();
@@ -70,6 +71,7 @@ describe('in the viewer', () => {
     expect(live.some(([, x, y, , down, , over]) => Math.abs(x - 10) < 0.1 && Math.abs(y - 5) < 0.1 && down && over)).toBe(true);
     expect(live.filter(([, , , , , just]) => just)).toHaveLength(1);
     expect(live.some(([, , , , , , , key]) => key)).toBe(true);
+    expect(live.map((one) => one[8]).join('')).toBe('KK');
 
     // In the page too: there, from the start on, with the pointer elsewhere.
     await viewer.andSee(() => viewer.button('Play it back').click());

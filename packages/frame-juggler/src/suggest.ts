@@ -24,10 +24,8 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     'stroke: { dash }': 'dash dashArray strokeDasharray lineDash',
     stroke: 'strokeColor strokeStyle lineColor border outline',
   },
-  width: {
-    width: 'weight thickness size strokeWidth lineWidth',
-    '[canvas.width / 2, canvas.height / 2]': 'center middle',
-  },
+  width: { width: 'weight thickness size strokeWidth lineWidth' },
+  viewBox: { 'viewBox: [-320, -180, 640, 360]': 'center origin' },
   color: { color: 'fill stroke paint' },
   opacity: { opacity: 'alpha transparency globalAlpha' },
   blend: { blend: 'blendMode mixBlendMode composite' },
@@ -49,6 +47,7 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   step: { step: 'update tick' },
   canvas: { 'canvas: { width, height }': 'width height size', 'canvas: { background }': 'background' },
   // Calls of the canvas.
+  toCanvas: { '[canvas.width / 2, canvas.height / 2]': 'center middle' },
   style: { 'style({ fill })': 'fill fillStyle color', 'style({ stroke })': 'stroke strokeStyle lineWidth' },
   clear: { clear: 'background wipe clearRect' },
   dot: { dot: 'point pixel' },
@@ -68,7 +67,8 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   pointer: { pointer: 'mouse cursor touch input' },
   keys: { keys: 'keyboard key' },
   // Of pointer, keys and chance.
-  down: { down: 'pressed held isDown isPressed' },
+  down: { 'down, or justPressed': 'pressed isPressed', down: 'held isDown' },
+  typed: { typed: 'text char letter key' },
   between: { between: 'range float real uniform random' },
   int: { int: 'integer whole' },
   pick: { pick: 'choice choose sample element' },

@@ -1,5 +1,5 @@
 import { apply, inverse } from '../geometry/matrix.ts';
-import type { InputEvent, InputSource } from '../sketch/input.ts';
+import { isTyped, type InputEvent, type InputSource } from '../sketch/input.ts';
 import type { View } from '../canvas/view.ts';
 import { pictureBox } from './picture-box.ts';
 
@@ -112,7 +112,7 @@ export class PageInput implements InputSource {
     if (takesText(event.target)) return;
     const isOurs = event.target === this.element || event.target === this.element.ownerDocument.body;
     if (this.wantsKeys && isOurs && scrolling.has(event.key)) event.preventDefault();
-    if (event.repeat) return;
+    if (event.repeat && !isTyped(event.key)) return;
     this.keysDown.add(event.key);
     this.events.push({ type: 'keydown', key: event.key });
   };

@@ -1,5 +1,5 @@
 import { fail, show } from '../error.ts';
-import { whole } from '../schema/kind.ts';
+import { finite } from '../schema/kind.ts';
 import { Color, readColor, type ColorLike } from './color.ts';
 
 /** A picture's pixels as plain data, as they are stored in frames and sent to other threads. */
@@ -17,7 +17,6 @@ export interface PictureData {
 }
 
 let pictureCount = 0;
-const anyIndex = whole(0);
 
 /**
  * A picture. Sketches get them from `asset.picture` and from `picture`, read their pixels with `colorAt` and change
@@ -36,13 +35,13 @@ export class Picture implements PictureData {
     readonly data: Uint8Array,
   ) {}
 
-  /** The color of a pixel, counted from the top left. @throws SketchError where there is none */
+  /** The color of the pixel that a point lies in, counted from the top left. @throws SketchError where there is none */
   colorAt(x: number, y: number): Color {
     const at = this.offset('colorAt', x, y);
     return new Color(this.data[at], this.data[at + 1], this.data[at + 2], this.data[at + 3] / 255);
   }
 
-  /** Gives a pixel a color. @throws SketchError where there is none, or the color cannot be read */
+  /** Gives the pixel that a point lies in a color. @throws SketchError where there is none, or the color cannot be read */
   setColorAt(x: number, y: number, color: ColorLike): void {
     const at = this.offset('setColorAt', x, y);
     const { packed } = readColor('setColorAt', 'color', color);
@@ -61,14 +60,14 @@ export class Picture implements PictureData {
   }
 
   private offset(call: string, x: number, y: number): number {
-    this.within(call, 'x', x, this.width);
-    this.within(call, 'y', y, this.height);
-    return (y * this.width + x) * 4;
+    const column = this.within(call, 'x', x, this.width);
+    return (this.within(call, 'y', y, this.height) * this.width + column) * 4;
   }
 
-  private within(call: string, option: string, value: number, size: number): void {
-    if (anyIndex.read(call, option, value) < size) return;
-    fail({ call, option, value, problem: 'lies outside the picture', expected: `expected 0 to ${size - 1}` });
+  private within(call: string, option: string, value: number, size: number): number {
+    const given = finite.read(call, option, value);
+    if (given >= 0 && given < size) return Math.floor(given);
+    return fail({ call, option, value, problem: 'lies outside the picture', expected: `expected 0 to below ${size}` });
   }
 }
 

@@ -26,10 +26,8 @@ export function hintFor(thrown: unknown, stop: Stop): string | undefined {
     return name && hintForName(name, stop);
   }
   if (!(thrown instanceof TypeError)) return undefined;
-  const fetched = fetchedFile(thrown);
-  if (fetched !== undefined) return assetHint(fetched);
-  if (thrown.message.includes('random is not a function'))
-    return 'expected random.between(0, 1) or another of its calls';
+  const hint = hintForCall(thrown);
+  if (hint !== undefined) return hint;
   const { step, paint } = stop.sketch;
   const takesState = step !== undefined || paint.length > 2;
   return takesState && stop.state === undefined && thrown.message.includes('undefined')
@@ -37,9 +35,23 @@ export function hintFor(thrown: unknown, stop: Stop): string | undefined {
     : undefined;
 }
 
-/** A file that Node was to fetch by its name alone, which it cannot. */
-export function fetchedFile(thrown: unknown): string | undefined {
-  return thrown instanceof TypeError ? /^Failed to parse URL from (\S+)$/.exec(thrown.message)?.[1] : undefined;
+/** What holds several calls and is none itself: one of them each. */
+const holders: Readonly<Record<string, string>> = {
+  random: 'random.between(0, 1)',
+  dial: 'dial.number(5, { min: 0, max: 10 })',
+  asset: "asset.picture(new URL('./boat.png', import.meta.url))",
+  keys: "keys.down('a')",
+};
+
+/** What would be right where something was called that cannot be, or a file fetched by its name alone, which Node cannot. */
+export function hintForCall({ message }: TypeError): string | undefined {
+  const [, fetched] = /^Failed to parse URL from (\S+)$/.exec(message) ?? [];
+  if (fetched !== undefined) return assetHint(fetched);
+  // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
+  const [, called] = /(?:^|\.)(\w+)\)? is not a function/.exec(message) ?? [];
+  return called !== undefined && Object.hasOwn(holders, called)
+    ? `expected ${holders[called]} or another of its calls`
+    : undefined;
 }
 
 /** What there is in pages alone. */

@@ -88,6 +88,11 @@ export interface Keys {
   justPressed(key: string): boolean;
   /** Whether it was let go since the frame before. */
   justReleased(key: string): boolean;
+  /**
+   * What was typed since the frame before, as it is written: `a`, or `A` with Shift; empty in most frames. A key that is
+   * held down types again. Enter and Backspace type nothing: they are keys to ask for.
+   */
+  readonly typed: string;
 }
 
 const asPointer = /* @__PURE__ */ onlyKnown('pointer');
@@ -102,10 +107,11 @@ export class Input {
   private readonly keysPressed = new Set<string>();
   private readonly keysReleased = new Set<string>();
   private readonly outside: { readonly x: number; readonly y: number };
-  readonly keys = asKeys<Keys>({
+  private readonly liveKeys = asKeys<Changing<Keys>>({
     down: (key) => this.keysDown.has(askedKey('keys.down', key)),
     justPressed: (key) => this.keysPressed.has(askedKey('keys.justPressed', key)),
     justReleased: (key) => this.keysReleased.has(askedKey('keys.justReleased', key)),
+    typed: '',
   });
 
   /**
@@ -133,6 +139,10 @@ export class Input {
 
   get pointer(): Pointer {
     return this.live;
+  }
+
+  get keys(): Keys {
+    return this.liveKeys;
   }
 
   /** Advances to a frame. In frame 0 nothing counts as just pressed, because there is no frame before it. */
@@ -167,6 +177,7 @@ export class Input {
         const key = readKey('input', event.key);
         if (!this.keysDown.has(key)) this.keysPressed.add(key);
         this.keysDown.add(key);
+        if (isTyped(event.key) && !this.isShortcut()) this.liveKeys.typed += event.key;
         break;
       }
       case 'keyup': {
@@ -182,11 +193,22 @@ export class Input {
     }
   }
 
+  /** Whether a letter is a command, not something to write. On some keyboards AltGraph comes with a Control of its own. */
+  private isShortcut(): boolean {
+    return (this.keysDown.has('Control') || this.keysDown.has('Meta')) && !this.keysDown.has('AltGraph');
+  }
+
   private forgetJust(): void {
     this.live.justPressed = this.live.justReleased = false;
+    this.liveKeys.typed = '';
     this.keysPressed.clear();
     this.keysReleased.clear();
   }
+}
+
+/** Whether a key types what it is named by: one character, which may be two units of UTF-16. */
+export function isTyped(key: string): boolean {
+  return [...key].length === 1;
 }
 
 function readKey(call: string, key: string): string {
