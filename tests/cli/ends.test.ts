@@ -27,14 +27,18 @@ const unfinished = (): string[] => readdirSync(folder.path).filter((name) => nam
 
 describe('a sketch that does not come back', () => {
   test.each([
-    ['loop.ts', 'juggle: loop.ts was never loaded: it was stopped after 3.4 s; look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience\n'],
-    ['await.ts', 'juggle: await.ts was never loaded: it was stopped after 3.4 s; look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience\n'],
-    ['getter.ts', 'juggle: getter.ts was never loaded: it was stopped after 3.4 s; look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience\n'],
-    ['microtasks.ts', 'juggle: Untitled sketch: frame 0 never finished: start was stopped after 0.4 s; look for a loop that never ends, or give it longer with --patience\n'],
-  ])('%s is ended by --patience', async (file, message) => {
+    ['loop.ts', ' (loop.ts:2:1)'],
+    ['await.ts', ''],
+    ['getter.ts', ' (getter.ts:3:118)'],
+  ])('%s is ended by --patience; a loop, with its line', async (file, place) => {
     const { code, err } = await juggle(folder.path, 'render', file, '-o', 'never.png', '--patience', '0.4');
-    expect([code, err]).toEqual([2, message]);
+    expect([code, err]).toEqual([2, `juggle: ${file} was never loaded: it was stopped after 3.4 s; look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience${place}\n`]);
     expect(unfinished()).toEqual([]);
+  }); // prettier-ignore
+
+  test('a loop of awaits that come at once has its line, too', async () => {
+    const { code, err } = await juggle(folder.path, 'render', 'microtasks.ts', '-o', 'never.png', '--patience', '0.4');
+    expect([code, err.replace(/:\d+\)/, ':C)')]).toEqual([2, 'juggle: Untitled sketch: frame 0 never finished: start was stopped after 0.4 s; look for a loop that never ends, or give it longer with --patience (microtasks.ts:3:C)\n']);
   }); // prettier-ignore
 
   test('a timer and a server that it leaves open keep nobody waiting', async () => {

@@ -2,8 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { until, ViewerPage } from './viewer.ts';
 
 /*
- * Sketches that never come back: wherever the loop is, it is ended, the last picture stays, and the next save plays on
- * where it was.
+ * Sketches that never come back: wherever the loop is, it is ended and its line named, the last picture stays, and the
+ * next save plays on where it was. Of an await no line can be told.
  */
 const endless = 'for (;;) {}';
 const sketch = ({ fill = '#ff0000', top = '', start = '', step = '', paint = '', clip = '' }): string => `
@@ -35,15 +35,19 @@ afterAll(async () => {
 });
 
 const places: [where: string, sketch: Parameters<typeof sketch>[0], said: RegExp][] = [
-  ['at the top of the file', { top: endless }, /^The sketch was endedthe file's own code/],
+  ['at the top of the file', { top: endless }, /^lamp\.ts, line 4the file's own code/],
   ['in an await at the top of the file', { top: 'await new Promise(() => undefined);' }, /^The sketch was ended/],
-  ['in start', { start: endless }, /^In frame 0start was ended after 2\.5 s; look for a loop/],
+  ['in start', { start: endless }, /^lamp\.ts, line 7 in frame 0start was ended after 2\.5 s; look for a loop/],
   ['in an await of start', { start: 'await new Promise(() => undefined);' }, /^In frame 0start was ended/],
-  ['in awaits that come at once', { start: 'for (;;) await undefined;' }, /^In frame 0start was ended/],
-  ['in step', { step: endless }, /^In frame \d+step was ended/],
-  ['in paint', { paint: endless }, /^In frame \d+paint was ended/],
-  ['in a clip', { clip: 'clip' }, /^In frame \d+paint was ended/],
-  ['in a getter', { clip: 'getter' }, /^In frame \d+paint was ended/],
+  [
+    'in awaits that come at once',
+    { start: 'for (;;) await undefined;' },
+    /^lamp\.ts, line 7 in frame 0start was ended/,
+  ],
+  ['in step', { step: endless }, /^lamp\.ts, line 8 in frame \d+step was ended/],
+  ['in paint', { paint: endless }, /^lamp\.ts, line 12 in frame \d+paint was ended/],
+  ['in a clip', { clip: 'clip' }, /^lamp\.ts, line 11 in frame \d+paint was ended/],
+  ['in a getter', { clip: 'getter' }, /^lamp\.ts, line 3 in frame \d+paint was ended/],
 ];
 
 describe('a loop without an end', () => {
@@ -65,7 +69,7 @@ describe('a loop without an end', () => {
     await viewer.button('To the start').click();
     viewer.save('lamp.ts', sketch({ fill: '#0000ff', paint: `if (frame === 40) ${endless}` }));
     await until(viewer.color, blue);
-    await until(viewer.failure, /^In frame 40paint was ended/);
+    await until(viewer.failure, /^lamp\.ts, line 12 in frame 40paint was ended/);
     expect(await viewer.color()).toBe(blue);
     await viewer.button('Try again').click();
     await until(viewer.failure, '');

@@ -46,6 +46,7 @@ const inThisPage: Server = {
   change: (change) => ask('change', change),
   undo: () => ask('undo', undefined),
   render: nowhere,
+  stuck: () => Promise.resolve(null),
   edit: (_, line) => Promise.resolve(tell({ type: 'line', line })),
 };
 serveBy(inThisPage);

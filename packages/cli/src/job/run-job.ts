@@ -1,9 +1,11 @@
 import { setTimeout as delay } from 'node:timers/promises';
+import type { SketchError, SourceLine } from 'frame-juggler';
 import type { RenderOptions } from 'frame-juggler/node';
 import { loadLibrary, type Library } from '../load-library.ts';
 import type { Progress } from '../progress.ts';
 import { Calls, type SketchCall } from '../calls.ts';
 import { jobThread } from './thread.ts';
+import { stackOf } from './thread-stack.ts';
 import type { JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
 /** What ends a job before its time, as an error once the library is there. */
@@ -15,6 +17,16 @@ const times = { look: 50, toStop: 700, toEnd: 200 };
 /** Loading a sketch is given so much longer than one of its frames, in seconds: it is compiled, and reads files. */
 const toLoad = 3;
 
+/** How a job is looked after that is none of a command's own. */
+export interface JobWatch {
+  /** Whether what the sketch prints is dropped. */
+  readonly silent?: boolean;
+  /** Ends the job at once. */
+  readonly signal?: AbortSignal;
+  /** Told of a call that takes longer than `--patience`, and the line that it was at, where that can be told. */
+  readonly onStuck?: (call: SketchCall, source: SourceLine | undefined) => void;
+}
+
 /**
  * Does a command's work in a thread, and can end it whatever the sketch does: on Ctrl-C, or when a function of the sketch
  * takes longer than `--patience`. No unfinished file is left behind.
@@ -23,9 +35,10 @@ const toLoad = 3;
 export async function runJob<Name extends JobName>(
   request: JobRequest<Name>,
   progress: Progress,
+  { silent = false, signal, onStuck }: JobWatch = {},
 ): Promise<Jobs[Name]['facts']> {
   const calls = new Calls();
-  const worker = jobThread();
+  const worker = jobThread(silent);
   const ended = new Promise<void>((resolve) => worker.once('exit', () => resolve()));
   const processes: number[] = [];
   let done = 0;
@@ -88,16 +101,21 @@ export async function runJob<Name extends JobName>(
       timers.push(setTimeout(() => fail(stopped), times.toStop));
     };
     process.on('SIGINT', onSignal).on('SIGTERM', onSignal);
+    signal?.addEventListener('abort', () => fail(stopped), { once: true });
 
     const patience = request.run.patience ?? 10;
     const tookTooLong =
-      ({ kind, frame }: SketchCall): Fault =>
+      (call: SketchCall, stack: string | undefined): Fault =>
       (library) => {
-        if (kind === 'load') return neverLoaded(request.file, patience + toLoad)(library);
-        const error = new library.TookTooLong(title, frame, kind, patience);
+        const { source, caller } = library.asSketchError(Object.assign(new Error('It was held here'), { stack }));
+        onStuck?.(call, source);
+        const { kind, frame } = call;
+        if (kind === 'load') return neverLoaded(library, request.file, patience + toLoad).at(source, caller);
+        const error = new library.TookTooLong(title, frame, kind, patience).at(source, caller);
         if (done > 0) error.message += `. ${there(library)}`;
         return error;
       };
+    let isStuck = false;
     let seen = { number: -1, since: 0 };
     timers.push(
       setInterval(() => {
@@ -106,8 +124,14 @@ export async function runJob<Name extends JobName>(
         const now = performance.now();
         if (current === undefined) seen = { number: -1, since: now };
         else if (current.number !== seen.number) seen = { number: current.number, since: now };
-        else if (patience > 0 && now - seen.since > (patience + (current.kind === 'load' ? toLoad : 0)) * 1000)
-          fail(tookTooLong(current));
+        else if (
+          patience > 0 &&
+          !isStuck &&
+          now - seen.since > (patience + (current.kind === 'load' ? toLoad : 0)) * 1000
+        ) {
+          isStuck = true;
+          void stackOf(worker).then((stack) => fail(tookTooLong(current, stack)));
+        }
       }, times.look),
     );
   });
@@ -127,13 +151,12 @@ export async function runJob<Name extends JobName>(
   }
 }
 
-function neverLoaded(file: string, seconds: number): Fault {
-  return ({ SketchError }) =>
-    new SketchError({
-      problem: `${file} was never loaded: it was stopped after ${seconds} s`,
-      expected:
-        'look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience',
-    });
+function neverLoaded({ SketchError }: Library, file: string, seconds: number): SketchError {
+  return new SketchError({
+    problem: `${file} was never loaded: it was stopped after ${seconds} s`,
+    expected:
+      'look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience',
+  });
 }
 
 function endedItself(file: string, code: number): Fault {

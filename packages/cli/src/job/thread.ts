@@ -10,8 +10,12 @@ export function wakeJobThread(): void {
   woken.unref();
 }
 
-/** A thread for one job: the one that was woken, or a new one. */
-export function jobThread(): Worker {
+/**
+ * A thread for one job: the one that was woken, or a new one.
+ * @param silent whether what the sketch prints is dropped
+ */
+export function jobThread(silent = false): Worker {
+  if (silent) return new Worker(new URL('./job-thread.js', import.meta.url), { stdout: true, stderr: true });
   if (woken === undefined) wakeJobThread();
   const worker = woken!;
   woken = undefined;

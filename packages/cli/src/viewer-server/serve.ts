@@ -12,8 +12,9 @@ import { checkSketchFile, dialFile, readDialFile, writeDialFile } from 'frame-ju
 import { Edits } from '../by-hand/edits.ts';
 import { canCompile, compile, readJson } from '../compile.ts';
 import { refuseNoCode } from '../no-code.ts';
-import { paths, type Change, type Setup } from '../viewer/protocol.ts';
-import type { RenderWish } from '../viewer/render-wish.ts';
+import type { DialValue } from '../viewer/messages.ts';
+import { paths, type Change, type Setup, type StuckRun } from '../viewer/protocol.ts';
+import { dialText, type RenderWish } from '../viewer/render-wish.ts';
 import { Answers } from './answers.ts';
 import { Follower } from './follow.ts';
 import { fileOfRequest, guard, isWithin } from './guard.ts';
@@ -21,6 +22,7 @@ import { keepTrack } from './keep-track.ts';
 import { renderOut } from './render-out.ts';
 import { SourceLines } from './source-lines.ts';
 import { staticFiles } from './static-files.ts';
+import { whereStuck } from './where-stuck.ts';
 
 /** A viewer that is being served. */
 export interface Viewer {
@@ -136,6 +138,8 @@ class SketchService {
   private readonly pages = new Set<ServerResponse>();
   private server: ViteDevServer | undefined;
   private announcing: NodeJS.Timeout | undefined;
+  /** Ends the search for the line that the sketch is stuck at. */
+  private search = new AbortController();
 
   constructor(
     private readonly file: string,
@@ -149,6 +153,7 @@ class SketchService {
 
   close(): void {
     this.follower.close();
+    this.search.abort();
     clearTimeout(this.announcing);
     for (const page of this.pages) page.end();
   }
@@ -266,6 +271,10 @@ class SketchService {
       answers.stream((text, response) => renderOut(this.file, JSON.parse(text) as RenderWish, response)),
     );
     middlewares.use(
+      paths.stuck,
+      answers.post(async (text) => JSON.stringify((await this.whereStuck(JSON.parse(text) as StuckRun)) ?? null)),
+    );
+    middlewares.use(
       paths.edit,
       answers.post(async (text) => {
         const { file, line } = JSON.parse(text) as SourceLine;
@@ -307,6 +316,14 @@ class SketchService {
     }
   }
 
+  private async whereStuck({ kind, frame, seed = this.setup.seed, dials }: StuckRun): Promise<SourceLine | undefined> {
+    this.search.abort();
+    this.search = new AbortController();
+    const turned = Object.entries(dials).map(([name, value]) => [name, dialText(value as DialValue)] as const);
+    const run = { ...(seed !== undefined && { seed }), dial: [...this.setup.dialTexts, ...turned] };
+    return whereStuck(this.file, run, { kind, frame }, this.search.signal);
+  }
+
   /** Whether the page may read a file: one of the sketch's folder, of the library, or one that the sketch's code names. */
   private isOpen(file: string): boolean {
     if (isWithin(this.folder, file) || isOwnCode(file) || this.named.has(file)) return true;
@@ -332,6 +349,7 @@ class SketchService {
     if (server === undefined) return;
     // A new file of code may be one that was missing. Other new files are no business of the page's: renderings, say.
     if (changed.length === 0 && !added.some(canCompile)) return;
+    this.search.abort();
     const seen = new Set<never>();
     for (const file of changed)
       for (const module of server.moduleGraph.getModulesByFile(file.replaceAll('\\', '/')) ?? [])

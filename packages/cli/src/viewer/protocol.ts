@@ -1,4 +1,5 @@
 import type { InputTrack } from 'frame-juggler';
+import type { CallKind } from '../calls.ts';
 
 /*
  * What the viewer's page and its server call things between them.
@@ -29,9 +30,20 @@ export const paths = {
   undo: '/@juggle/undo',
   /** Makes a file beside the sketch, of a {@link RenderWish}; tells of it line by line. */
   render: '/@juggle/render',
+  /** Which line a sketch is stuck at, for a {@link StuckRun}; null where that cannot be told. */
+  stuck: '/@juggle/stuck',
   /** Opens the editor at a line. */
   edit: '/@juggle/edit',
 } as const;
+
+/** A run, and the call in it that did not come back. */
+export interface StuckRun {
+  readonly kind: CallKind;
+  readonly frame: number;
+  readonly seed: number | undefined;
+  /** The dials that were turned in the page or kept; a value that is none of its dial's is refused there as here. */
+  readonly dials: Readonly<Record<string, unknown>>;
+}
 
 /** How a run is to begin, by the options of the command and the kept dials. */
 export interface Setup {

@@ -45,7 +45,8 @@ export function renderArguments(sketch: string, output: string, wish: RenderWish
   ];
 }
 
-function dialText(value: DialValue): string {
+/** The value of a dial, as `--dial` takes it. */
+export function dialText(value: DialValue): string {
   if (typeof value === 'object') return `${value.x},${value.y}`;
   return typeof value === 'boolean' ? (value ? 'on' : 'off') : String(value);
 }

@@ -1,4 +1,4 @@
-import { writeTrack, type Checkup, type FrameDescription, type InputTrack } from 'frame-juggler';
+import { writeTrack, type Checkup, type FrameDescription, type InputTrack, type SourceLine } from 'frame-juggler';
 import { PageInput } from 'frame-juggler/browser';
 import type {
   DialValue,
@@ -440,12 +440,24 @@ export class SketchHost {
     }
   }
 
-  private crashed(stage: Stage, reason: string, { frame, kind }: Partial<StuckCall> = {}): void {
+  private crashed(stage: Stage, reason: string, stuck?: StuckCall): void {
     stage.end();
     if (stage !== this.current && stage !== this.coming) return;
     this.drop(stage);
-    const at = frame === undefined || kind === 'load' ? '' : `In frame ${frame}`;
-    this.showFailure({ place: at || 'The sketch was ended', reason });
+    const isInFrame = stuck !== undefined && stuck.kind !== 'load';
+    const failure = { place: isInFrame ? `In frame ${stuck.frame}` : 'The sketch was ended', reason };
+    if (stuck === undefined) this.showFailure(failure);
+    else void this.findLine(failure, stuck);
+  }
+
+  /** Shows at once that the sketch is stuck, and where, once that is found. */
+  private async findLine(failure: state.Failure, { kind, frame }: StuckCall): Promise<void> {
+    this.cover(failure);
+    const run = { kind, frame, seed: this.chosenSeed, dials: this.dials };
+    const source = await server.stuck(run).catch(() => null);
+    const found = source === null ? failure : { ...failure, ...placeAt(source, kind === 'load' ? undefined : frame) };
+    if (state.failure.value === failure) this.showFailure(found);
+    else this.print(found);
   }
 
   /** A worker has ended; its picture stays. */
@@ -468,21 +480,22 @@ export class SketchHost {
       stage.end();
       this.drop(stage);
     }
-    const frame = fault.frame === undefined ? '' : ` in frame ${fault.frame}`;
-    const from = caller === undefined ? '' : ` (called from ${nameOf(caller.file)}, line ${caller.line})`;
-    this.showFailure({
-      place: source
-        ? `${nameOf(source.file)}, line ${source.line}${frame}${from}`
-        : `The sketch cannot be shown${frame}`,
-      reason: fault.reason,
-      ...(source && { file: source.file, line: source.line }),
-    });
+    const place = `The sketch cannot be shown${inFrame(fault.frame)}`;
+    this.showFailure({ place, ...(source && placeAt(source, fault.frame, caller)), reason: fault.reason });
   }
 
   private showFailure(failure: state.Failure): void {
+    this.cover(failure);
+    this.print(failure);
+  }
+
+  private cover(failure: state.Failure): void {
     state.failure.value = failure;
     state.underWay.value = '';
-    void server.print([`${failure.place}: ${failure.reason}`]).catch(() => undefined);
+  }
+
+  private print({ place, reason }: state.Failure): void {
+    void server.print([`${place}: ${reason}`]).catch(() => undefined);
   }
 
   private async remarks(remarks: readonly Remark[]): Promise<void> {
@@ -498,6 +511,15 @@ export class SketchHost {
 
 function nameOf(file: string): string {
   return file.slice(file.lastIndexOf('/') + 1);
+}
+
+const inFrame = (frame: number | undefined): string => (frame === undefined ? '' : ` in frame ${frame}`);
+
+/** A line of the sketch, in words and for its link. */
+function placeAt(source: SourceLine, frame?: number, caller?: SourceLine): Required<Omit<state.Failure, 'reason'>> {
+  const { file, line } = source;
+  const from = caller === undefined ? '' : ` (called from ${nameOf(caller.file)}, line ${caller.line})`;
+  return { place: `${nameOf(file)}, line ${line}${inFrame(frame)}${from}`, file, line };
 }
 
 const doing: Readonly<Record<StuckCall['kind'], string>> = {

@@ -1,5 +1,5 @@
 import type { SourceLine } from 'frame-juggler';
-import { paths, type CallFacts, type Change, type Setup } from '../protocol.ts';
+import { paths, type CallFacts, type Change, type Setup, type StuckRun } from '../protocol.ts';
 import type { RenderWish } from '../render-wish.ts';
 
 /*
@@ -42,6 +42,8 @@ export interface Server {
    * @param onStep told how many frames of how many are made
    */
   render(wish: RenderWish, onStep: (done: number, total: number) => void, signal: AbortSignal): Promise<string>;
+  /** The line that a sketch is stuck at; null where that cannot be told. */
+  stuck(run: StuckRun): Promise<SourceLine | null>;
   /** Opens the editor at a line. */
   edit(file: string, line: number): Promise<void>;
 }
@@ -90,6 +92,7 @@ const command: Server = {
     if (wrote === undefined) throw new Error(/^failed (.+)$/m.exec(said)?.[1] ?? 'it was not made');
     return wrote;
   },
+  stuck: async (run) => (await (await post(paths.stuck, run)).json()) as SourceLine | null,
   edit: async (file, line) => void (await post(paths.edit, { file, line })),
 };
 
