@@ -1,5 +1,5 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { chmodSync, readdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { juggle, temporaryFolder } from '../helpers.ts';
@@ -13,6 +13,7 @@ export default defineSketch({ canvas: { width: 60, height: 40 }, frameRate: 20, 
 const folder = temporaryFolder({
   'loop.ts': sketch('while (true);'),
   'await.ts': sketch('await new Promise(() => {});'),
+  'full.ts': sketch('const all: number[][] = [];', 'step(_, { frame }) { while (frame > 2) all.push([frame]); },'),
   'getter.ts': sketch('', 'get title(): string { while (true); },'),
   'microtasks.ts': sketch('', 'async start() { while (true) await null; },'),
   'open.ts': sketch("import http from 'node:http';\nsetInterval(() => {}, 1000); http.createServer().listen(0);"),
@@ -39,6 +40,13 @@ describe('a sketch that does not come back', () => {
   test('a loop of awaits that come at once has its line, too', async () => {
     const { code, err } = await juggle(folder.path, 'render', 'microtasks.ts', '-o', 'never.png', '--patience', '0.4');
     expect([code, err.replace(/:\d+\)/, ':C)')]).toEqual([2, 'juggle: Untitled sketch: frame 0 never finished: start was stopped after 0.4 s; look for a loop that never ends, or give it longer with --patience (microtasks.ts:3:C)\n']);
+  }); // prettier-ignore
+
+  test('one that uses up all memory is told where', async () => {
+    const program = [path.resolve('packages/cli/dist/juggle.js'), 'render', 'full.ts', '-o', 'never.png', '--frame', '9', '--patience', '0'];
+    const { stderr, status } = spawnSync(process.execPath, ['--max-old-space-size=200', ...program], { cwd: folder.path });
+    expect([status, stderr.toString().split('\n').at(-2)]).toEqual([2, 'juggle: Untitled sketch used up all memory in step of frame 3; look for a loop that never ends, or a list that grows from frame to frame']);
+    expect(unfinished()).toEqual([]);
   }); // prettier-ignore
 
   test('a timer and a server that it leaves open keep nobody waiting', async () => {

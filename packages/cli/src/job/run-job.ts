@@ -90,7 +90,10 @@ export async function runJob<Name extends JobName>(
           return fail(({ SketchError }) => new SketchError({ problem: message.reason }));
       }
     });
-    worker.once('error', (error) => fail(({ asSketchError }) => asSketchError(error)));
+    worker.once('error', (error) => {
+      const isFull = 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY';
+      fail(isFull ? outOfMemory(title || request.file, calls.current) : ({ asSketchError }) => asSketchError(error));
+    });
     worker.once('exit', (code) => fail(endedItself(request.file, code)));
 
     worker.postMessage({ request, calls: calls.memory } satisfies JobOrder);
@@ -157,6 +160,15 @@ function neverLoaded({ SketchError }: Library, file: string, seconds: number): S
     expected:
       'look for a loop that never ends, an await that never comes or a damaged file, or give it longer with --patience',
   });
+}
+
+function outOfMemory(what: string, call: SketchCall | undefined): Fault {
+  const where = call === undefined || call.kind === 'load' ? '' : ` in ${call.kind} of frame ${call.frame}`;
+  return ({ SketchError }) =>
+    new SketchError({
+      problem: `${what} used up all memory${where}`,
+      expected: 'look for a loop that never ends, or a list that grows from frame to frame',
+    });
 }
 
 function endedItself(file: string, code: number): Fault {
