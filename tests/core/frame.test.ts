@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { FrameReader, pictureSize, type Canvas } from '../../packages/frame-juggler/src/index.ts';
+import { FrameWriter } from '../../packages/frame-juggler/src/frame/writer.ts';
+import { identity } from '../../packages/frame-juggler/src/geometry/matrix.ts';
 import { record } from '../helpers.ts';
 
 /** What a walk through a frame meets: groups as they begin and end, and labels of items. */
@@ -102,4 +104,13 @@ describe('a frame', () => {
       height: 1,
     });
   });
+});
+
+test('a frame that would never be full ends where no sketch means to go', () => {
+  const writer = new FrameWriter();
+  const draw = (): void => {
+    for (;;) writer.add('circle', 0, identity);
+  };
+  expect(draw).toThrow('circle: this frame has 8 million items already; look for a loop that never ends');
+  expect(writer.size).toBe(8_000_000);
 });

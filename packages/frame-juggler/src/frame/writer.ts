@@ -1,4 +1,4 @@
-import type { SourceLine } from '../error.ts';
+import { fail, type SourceLine } from '../error.ts';
 import type { Matrix } from '../geometry/matrix.ts';
 import { PathWriter } from '../geometry/path-writer.ts';
 import type { Fill } from '../paint/paint.ts';
@@ -44,6 +44,9 @@ const columnNames = Object.keys(emptyColumns()) as (keyof Columns)[];
 /** How many items the last frame had, and numbers in their outlines: the next has likely about as many. */
 const expected = { items: 64, numbers: 512 };
 
+/** More items are taken for a loop that never ends, before they fill the memory or a page hangs for long: it is over 1 GB. */
+const maxItems = 8_000_000;
+
 /** Records items into the columns of a frame. */
 export class FrameWriter {
   /** Where outlines are written before their items are added. */
@@ -72,10 +75,10 @@ export class FrameWriter {
     return this.count;
   }
 
-  /** Adds an item with the outline that was written since `pathStart`. Returns its place. */
+  /** Adds an item with the outline that was written since `pathStart`. Returns its place. @throws SketchError for too many */
   add(shape: string, pathStart: number, transform: Matrix): number {
+    if (this.count === this.capacity) this.grow(shape);
     const item = this.count++;
-    if (item === this.capacity) this.grow();
     const { columns } = this;
     if (transform !== this.lastMatrix) {
       this.lastMatrix = transform;
@@ -163,8 +166,14 @@ export class FrameWriter {
     return paint === undefined ? 0 : typeof paint === 'number' ? paint : this.paints.placeOf(paint);
   }
 
-  private grow(): void {
-    this.capacity *= 2;
+  private grow(call: string): void {
+    if (this.capacity >= maxItems)
+      fail({
+        call,
+        problem: `this frame has ${maxItems / 1e6} million items already`,
+        expected: 'look for a loop that never ends',
+      });
+    this.capacity = Math.min(this.capacity * 2, maxItems);
     for (const name of columnNames)
       if (this.columns[name].length > 0) this.columns[name] = resized(this.columns[name], this.capacity) as never;
   }
