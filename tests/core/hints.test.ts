@@ -28,6 +28,7 @@ describe('a name that is declared nowhere', () => {
     ['teal', "a color's name stands in quotes: 'teal'"],
     ['document', 'a sketch can do without a page: it also runs in Node and in workers'],
     ['requestAnimationFrame', 'paint is called for every frame by itself'],
+    ['require', 'a sketch file is a module: import … from, export default'],
     ['Image', "load it as an asset: { assets: { boat: asset.picture(new URL('./boat.png', import.meta.url)) } }"],
     ['jetty', 'declare jetty, or import it'],
   ])('%s', async (name, hint) => {
@@ -115,6 +116,7 @@ describe('asLoadError', () => {
 
   test('a call that was not imported is told how', () => {
     expect(asLoadError(new ReferenceError('swing is not defined')).reason).toBe("ReferenceError: swing is not defined; import { swing } from 'frame-juggler'");
-    expect(asLoadError(new ReferenceError('gull is not defined')).reason).toBe('ReferenceError: gull is not defined');
+    expect(asLoadError(new ReferenceError('gull is not defined')).reason).toBe('ReferenceError: gull is not defined; declare gull, or import it');
+    expect(asLoadError(new ReferenceError('Image is not defined')).reason).toMatch(/; load it as an asset: /);
   }); // prettier-ignore
 });

@@ -30,6 +30,7 @@ describe('what a sketch is handed refuses a name that is not there', () => {
     ['something a canvas never had', (canvas) => canvas.moor(), 'canvas: there is no "moor"; expected one of dot, line, '],
     ['a misspelt part of the moment', (_, moment) => moment.secnods, 'moment: there is no "secnods"; did you mean "seconds"?'],
     ['another word for it', (_, { time }) => time, 'moment: there is no "time"; did you mean "seconds"?'],
+    ['what is of the state', (_, state) => state.tonnage, 'moment: there is no "tonnage"; expected one of frame, seconds, delta, progress, width, height, random, noise, pointer, keys, dials, assets; the state is the third, paint(canvas, moment, state)'],
     ['the state, which comes third', (_, { state }) => state, 'moment: there is no "state"; did you mean "paint(canvas, moment, state)"?'],
     ['a dial', (_, { dials }) => misread(dials).swel, 'dials: there is no "swel"; did you mean "swell"?'],
     ['an asset', (_, { assets }) => misread(assets).tide, 'assets: there is no "tide"; did you mean "tides"?'],

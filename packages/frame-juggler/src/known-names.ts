@@ -11,16 +11,20 @@ const lookedFor = /^(?:[_$@]|(?:toJSON|then)$)/;
  * console or a test runner that looks at the thing; `in` tells without an error.
  * @param what what sketches most likely call it, for the message
  * @param names those that are there; by default the thing's own
+ * @param elsewhere where a name may be sought that is near none of them
  */
 /* @__NO_SIDE_EFFECTS__ */
 export function onlyKnown(
   what: string,
   names: (thing: object) => Iterable<string> = Object.keys,
+  elsewhere = '',
 ): <Thing extends object>(thing: Thing) => Thing {
   const get = (plain: object, name: string | symbol, thing: object): unknown => {
     if (typeof name === 'symbol' || name in plain || lookedFor.test(name) || !isCalledBySketch(get))
       return Reflect.get(plain, name, thing);
-    return fail({ call: what, problem: `there is no ${show(name)}`, expected: suggest(name, names(thing)) });
+    const near = suggest(name, names(thing));
+    const expected = near.endsWith('?') ? near : near + elsewhere;
+    return fail({ call: what, problem: `there is no ${show(name)}`, expected });
   };
   const prototype = new Proxy({}, { get });
   return (thing) => Object.setPrototypeOf(thing, prototype) as typeof thing;

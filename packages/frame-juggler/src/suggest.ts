@@ -25,7 +25,13 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     stroke: 'strokeColor strokeStyle lineColor border outline',
   },
   width: { width: 'weight thickness size strokeWidth lineWidth' },
-  viewBox: { 'viewBox: [-320, -180, 640, 360]': 'center origin' },
+  viewBox: {
+    'viewBox: [-320, -180, 640, 360]': 'center origin',
+    // These are the sketch's own.
+    '{ canvas: { … }, carry: 0.9 }': 'carry',
+    '{ canvas: { … }, duration: 6 }': 'duration',
+    '{ canvas: { … }, frameRate: 30 }': 'frameRate fps',
+  },
   color: { color: 'fill stroke paint' },
   opacity: { opacity: 'alpha transparency globalAlpha' },
   blend: { blend: 'blendMode mixBlendMode composite' },

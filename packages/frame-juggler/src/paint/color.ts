@@ -111,6 +111,8 @@ function colorHint(option: string, value: unknown): string {
   }
   if (Array.isArray(value) && value.length >= 3 && value.every((part) => typeof part === 'number'))
     return `did you mean rgb(${value.join(', ')})?`;
+  if (typeof value === 'object' && value !== null && ('stops' in value || 'picture' in value))
+    return 'a gradient or a pattern fills shapes: canvas.rect({ from: [0, 0], to: [width, height], fill: … })';
   if (typeof value === 'string') {
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
     const near = nearest(value.trim(), [...colorNames.keys(), 'transparent']);

@@ -23,7 +23,7 @@ export interface Stop {
 export function hintFor(thrown: unknown, stop: Stop): string | undefined {
   if (thrown instanceof ReferenceError) {
     const name = undefinedName(thrown);
-    return name && hintForName(name, stop);
+    return name === undefined ? undefined : hintForName(name, stop);
   }
   if (!(thrown instanceof TypeError)) return undefined;
   const hint = hintForCall(thrown);
@@ -63,7 +63,8 @@ export function undefinedName({ message }: ReferenceError): string | undefined {
   return name ?? sought;
 }
 
-function hintForName(name: string, stop: Stop): string {
+/** What would be right where a name is declared nowhere. As a file is loaded there is no moment yet, and no canvas. */
+export function hintForName(name: string, stop: Pick<Stop, 'moment' | 'canvas'> = { moment: [], canvas: [] }): string {
   const { moment, canvas } = stop;
   if (moment.includes(name)) return `take it from the moment: paint(canvas, { ${name} })`;
   if (canvas.includes(name)) return `did you mean canvas.${name}?`;
@@ -71,6 +72,8 @@ function hintForName(name: string, stop: Stop): string {
   if (name in Math) return `did you mean Math.${name}?`;
   if (colorNames.has(name)) return `a color's name stands in quotes: '${name}'`;
   if (name === 'requestAnimationFrame') return 'paint is called for every frame by itself';
+  if (['require', 'module', 'exports'].includes(name))
+    return 'a sketch file is a module: import … from, export default';
   if (name === 'Image') return assetHint('boat.png');
   if (ofPages.includes(name)) return 'a sketch can do without a page: it also runs in Node and in workers';
   // A sketch's own names are not known here, so that one of ours must be as near as a slip of the hand.

@@ -1,7 +1,7 @@
 import { asSketchError, SketchError } from '../error.ts';
 import { suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
-import { hintForCall, importOf, undefinedName } from './hints.ts';
+import { hintForCall, hintForName, importOf, undefinedName } from './hints.ts';
 import { libraryNames } from './library-names.ts';
 
 /** The library, as bundlers and servers write where it is; the viewer's own has it in a folder of that name. */
@@ -24,7 +24,7 @@ export function asLoadError(thrown: unknown): SketchError {
     return new SketchError({ problem: `${file} is imported, which is no code`, expected: assetHint(file) });
   if (thrown instanceof TypeError) return asSketchError(thrown, hintForCall(thrown));
   const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
-  return asSketchError(thrown, name !== undefined && libraryNames.includes(name) ? importOf(name) : undefined);
+  return asSketchError(thrown, name === undefined ? undefined : hintForName(name));
 }
 
 /** What a file imported of a module that does not export it, as engines say it; Safari does not name the module. */

@@ -90,7 +90,11 @@ const notedKind = /* @__PURE__ */ kindOf<readonly NotedEvent[]>(
 
 const startsFirst = 'await run.goTo(0) before';
 
-const asMoment = /* @__PURE__ */ onlyKnown('moment');
+const asMoment = /* @__PURE__ */ onlyKnown(
+  'moment',
+  Object.keys,
+  '; the state is the third, paint(canvas, moment, state)',
+);
 const asAssets = /* @__PURE__ */ onlyKnown('assets');
 
 /**

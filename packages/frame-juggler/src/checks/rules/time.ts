@@ -92,7 +92,7 @@ const vanishes: Rule = {
       {
         line: details[0].items[0]?.description.source,
         frame: first + from,
-        text: `frame ${first} draws ${course[0].order.length} items; from frame ${first + from} on nothing is drawn`,
+        text: `what frame ${first} draws is gone from frame ${first + from} on, and nothing is drawn there`,
       },
     ];
   },
