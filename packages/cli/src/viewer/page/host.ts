@@ -1,19 +1,9 @@
-import { writeTrack, type Checkup, type FrameDescription, type InputTrack, type SourceLine } from 'frame-juggler';
+import { writeTrack, type Checkup, type FrameDescription, type InputTrack } from 'frame-juggler';
 import { PageInput } from 'frame-juggler/browser';
-import type {
-  DialValue,
-  Fault,
-  LoopRange,
-  QuestionName,
-  Questions,
-  Remark,
-  Shown,
-  StuckCall,
-  ToPage,
-  ToWorker,
-} from '../messages.ts';
+import type { DialValue, Fault, LoopRange, QuestionName, Questions, Shown, ToPage, ToWorker } from '../messages.ts';
 import type { Setup } from '../protocol.ts';
 import { hold, nowInWords } from './held.ts';
+import { failureOf, showFailure, showNote, showRemarks, showStuck } from './said.ts';
 import { server } from './server.ts';
 import { Stage } from './stage.ts';
 import * as state from './state.ts';
@@ -72,7 +62,7 @@ export class SketchHost {
     try {
       this.setup ??= await this.begin();
     } catch (error) {
-      return this.showFailure({ place: 'The viewer cannot start', reason: (error as Error).message });
+      return showFailure({ place: 'The viewer cannot start', reason: (error as Error).message });
     }
     this.done = fresh ? undefined : await this.doneByHand();
     // A newer save may have come in the meantime.
@@ -326,7 +316,7 @@ export class SketchHost {
     this.dials = { ...setup.dials };
     this.track = setup.track;
     state.recorded.value = state.replaying.value = setup.track !== undefined;
-    if (setup.dialFault !== undefined) this.note(setup.dialFault);
+    if (setup.dialFault !== undefined) showNote(setup.dialFault);
     return setup;
   }
 
@@ -367,7 +357,7 @@ export class SketchHost {
       case 'failed':
         return void this.failed(message.fault, stage);
       case 'remarks':
-        return void this.remarks(message.remarks);
+        return void showRemarks(message.remarks, this.lines);
       case 'ready':
       case 'answer':
         return;
@@ -419,14 +409,9 @@ export class SketchHost {
     const exists = state.facts.value?.dials.some((dial) => dial.name === name) === true;
     const { dials = {}, dialFile = '' } = this.setup ?? {};
     // A value that was kept and fits no more is left out, so that the sketch plays; one that was just given is marked.
-    if (Object.hasOwn(dials, name) && dials[name] === this.dials[name]) this.note(`${dialFile}: ${reason}; left out`);
+    if (Object.hasOwn(dials, name) && dials[name] === this.dials[name]) showNote(`${dialFile}: ${reason}; left out`);
     if (exists) state.misfits.value = { ...state.misfits.value, [name]: reason };
     Reflect.deleteProperty(this.dials, name);
-  }
-
-  private note(text: string): void {
-    state.addRemarks([{ kind: 'note', text, source: undefined }]);
-    state.notify(text);
   }
 
   /** Looks whether the sketch has been busy with one thing for too long, and ends it if so. */
@@ -436,101 +421,35 @@ export class SketchHost {
     const patience = this.setup?.patience || Infinity;
     for (const stage of [this.coming, this.current]) {
       const stuck = stage?.stuckIn(now, patience);
-      if (stage !== undefined && stuck !== undefined) this.crashed(stage, inWords(stuck, patience), stuck);
+      if (stage !== undefined && stuck !== undefined && this.ended(stage))
+        void showStuck({ ...stuck, seed: this.chosenSeed, dials: this.dials }, patience);
     }
   }
 
-  private crashed(stage: Stage, reason: string, stuck?: StuckCall): void {
+  private crashed(stage: Stage, reason: string): void {
+    if (this.ended(stage)) showFailure({ place: 'The sketch was ended', reason });
+  }
+
+  /** Ends a worker; its picture stays. Gives whether the page still was about it. */
+  private ended(stage: Stage): boolean {
     stage.end();
-    if (stage !== this.current && stage !== this.coming) return;
-    this.drop(stage);
-    const isInFrame = stuck !== undefined && stuck.kind !== 'load';
-    const failure = { place: isInFrame ? `In frame ${stuck.frame}` : 'The sketch was ended', reason };
-    if (stuck === undefined) this.showFailure(failure);
-    else void this.findLine(failure, stuck);
-  }
-
-  /** Shows at once that the sketch is stuck, and where, once that is found. */
-  private async findLine(failure: state.Failure, { kind, frame }: StuckCall): Promise<void> {
-    this.cover(failure);
-    const run = { kind, frame, seed: this.chosenSeed, dials: this.dials };
-    const source = await server.stuck(run).catch(() => null);
-    const found = source === null ? failure : { ...failure, ...placeAt(source, kind === 'load' ? undefined : frame) };
-    if (state.failure.value === failure) this.showFailure(found);
-    else this.print(found);
-  }
-
-  /** A worker has ended; its picture stays. */
-  private drop(stage: Stage): void {
+    const counted = stage === this.current || stage === this.coming;
     if (stage === this.coming) this.coming = undefined;
-    if (stage !== this.current) return;
-    this.current = undefined;
-    state.alive.value = false;
-    state.shown.value = { ...state.shown.value, playing: false };
+    if (stage === this.current) {
+      this.current = undefined;
+      state.alive.value = false;
+      state.shown.value = { ...state.shown.value, playing: false };
+    }
+    return counted;
   }
 
   private async failed(fault: Fault, stage: Stage): Promise<void> {
     // The old sketch stays visible, paused.
     if (stage === this.coming) this.current?.tell({ type: 'pause' });
-    const source = fault.source && (await this.lines.of(fault.source));
-    const caller = fault.caller && (await this.lines.of(fault.caller));
+    const failure = await failureOf(fault, this.lines);
     // A newer save is not covered by what an older one has to say.
     if (stage !== this.current && stage !== this.coming) return;
-    if (stage === this.coming) {
-      stage.end();
-      this.drop(stage);
-    }
-    const place = `The sketch cannot be shown${inFrame(fault.frame)}`;
-    this.showFailure({ place, ...(source && placeAt(source, fault.frame, caller)), reason: fault.reason });
+    if (stage === this.coming) this.ended(stage);
+    showFailure(failure);
   }
-
-  private showFailure(failure: state.Failure): void {
-    this.cover(failure);
-    this.print(failure);
-  }
-
-  private cover(failure: state.Failure): void {
-    state.failure.value = failure;
-    state.underWay.value = '';
-  }
-
-  private print({ place, reason }: state.Failure): void {
-    void server.print([`${place}: ${reason}`]).catch(() => undefined);
-  }
-
-  private async remarks(remarks: readonly Remark[]): Promise<void> {
-    const sources = await this.lines.ofAll(remarks.map(({ source }) => source));
-    const placed = remarks.map((remark, i) => ({ ...remark, source: sources[i] }));
-    state.addRemarks(placed);
-    const lines = placed.map(({ text, source }) =>
-      source === undefined ? text : `${nameOf(source.file)}:${source.line}  ${text}`,
-    );
-    await server.print(lines).catch(() => undefined);
-  }
-}
-
-function nameOf(file: string): string {
-  return file.slice(file.lastIndexOf('/') + 1);
-}
-
-const inFrame = (frame: number | undefined): string => (frame === undefined ? '' : ` in frame ${frame}`);
-
-/** A line of the sketch, in words and for its link. */
-function placeAt(source: SourceLine, frame?: number, caller?: SourceLine): Required<Omit<state.Failure, 'reason'>> {
-  const { file, line } = source;
-  const from = caller === undefined ? '' : ` (called from ${nameOf(caller.file)}, line ${caller.line})`;
-  return { place: `${nameOf(file)}, line ${line}${inFrame(frame)}${from}`, file, line };
-}
-
-const doing: Readonly<Record<StuckCall['kind'], string>> = {
-  load: "the file's own code, outside of start, step and paint,",
-  start: 'start',
-  step: 'step',
-  paint: 'paint',
-};
-
-function inWords({ kind }: StuckCall, patience: number): string {
-  const words = `${doing[kind]} was ended after ${patience} s; look for a loop that never ends, or an await that never comes`;
-  // An option of the command.
-  return server.keepsFiles ? `${words}, or give it longer with --patience` : words;
 }
