@@ -2,14 +2,17 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
   compareFrames,
+  defineSketch,
   describeFrame,
   explanationLines,
   explainFrame,
   frameDifferenceLines,
   frameInWords,
   rasterize,
+  Run,
   type Canvas,
   type CircleOptions,
+  type ExplainWish,
   type Frame,
 } from '../../packages/frame-juggler/src/index.ts';
 import { record } from '../helpers.ts';
@@ -183,6 +186,29 @@ describe('an explanation', () => {
     );
     expect(items.map(({ label, shape }) => label ?? shape)).toEqual(['circle', 'wall']);
     expect(pixel).toEqual({ at: [58, 55], color: 'gold' });
+  });
+  test('of a pixel finds what was drawn there in units of the sketch’s own, and of a line what that line drew', async () => {
+    // 200 × 100 pixels show units from -10 to 10 across and from -20 to 20 up: ten pixels a unit, two and a half.
+    const sketch = defineSketch({
+      canvas: { width: 200, height: 100, viewBox: [-10, -20, 20, 40], yAxis: 'up', preserveAspectRatio: 'none' },
+      paint(canvas) {
+        canvas.dot({ at: [-5, 12], size: 1, label: 'gull' });
+        canvas.dot({ at: [-5, -12], size: 1, label: 'seal' });
+        canvas.dot({ at: [5, 12], size: 1, label: 'lamp' });
+      },
+    });
+    const run = new Run(sketch);
+    await run.goTo(0);
+    const traced = await run.paint(true);
+    const labels = (wish: ExplainWish): unknown =>
+      explainFrame(traced, { title: '', frame: 0, seed: 1 }, wish).items.map(({ label, line }) => [label, line?.line]);
+    const { items } = explainFrame(traced, { title: '', frame: 0, seed: 1 });
+    const [, second] = items.map(({ line }) => line!.line);
+    expect(labels({ pixel: [50, 20] })).toEqual([['gull', second - 1]]);
+    expect(labels({ pixel: [50, 79] })).toEqual([['seal', second]]);
+    expect(labels({ pixel: [149, 19] })).toEqual([['lamp', second + 1]]);
+    expect(labels({ pixel: [60, 20] })).toEqual([]);
+    expect(labels({ line: second })).toEqual([['seal', second]]);
   });
 });
 
