@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { StrokeOptions } from '../../packages/frame-juggler/src/index.ts';
+import { polar, type Canvas, type StrokeOptions } from '../../packages/frame-juggler/src/index.ts';
 import { inkArea, picture, pixel } from '../helpers.ts';
 
 const corner = (stroke: StrokeOptions): number =>
@@ -24,6 +24,54 @@ describe('strokes', () => {
     expect(corner({ join: 'miter' })).toBeCloseTo(arms + 25, 1);
     expect(corner({ join: 'miter', miterLimit: 1.4 })).toBeCloseTo(arms + 12.5, 1);
     expect(corner({ join: 'round' })).toBeCloseTo(arms + (Math.PI * 25) / 4, 0);
+  });
+
+  describe('are as wide on curves as on lines, and end square to them, not to the chords that are drawn of them', () => {
+    const number = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
+    const rings = fc.record({ radius: number(8, 30), share: number(0.1, 0.9) });
+    const difference = (one: (canvas: Canvas) => void, other: (canvas: Canvas) => void): number => {
+      const [a, b] = [picture(one).data, picture(other).data];
+      return a.reduce((most, value, i) => Math.max(most, Math.abs(value - b[i])), 0);
+    };
+    /** Parts of a ring, each from an angle to another, as outlines. */
+    const ring =
+      (radius: number, width: number, parts: readonly (readonly [from: number, to: number])[]) =>
+      (canvas: Canvas): void =>
+        canvas.path({
+          build(path) {
+            for (const [from, to] of parts) {
+              const inner = polar(to, radius - width / 2, [50, 50]);
+              path.arc(50, 50, radius + width / 2, from, to).lineTo(inner.x, inner.y);
+              path.arc(50, 50, radius - width / 2, to, from).closePath();
+            }
+          },
+        });
+
+    test('an arc covers a part of a ring', () => {
+      const arcs = fc.property(rings, number(-360, 360), number(10, 350), ({ radius, share }, start, sweep) => {
+        const stroke = { color: 'black', width: 2 * radius * share };
+        const arc = { at: [50, 50], radius, start, end: start + sweep, fill: 'none', stroke } as const;
+        const part = ring(radius, stroke.width, [[start, start + sweep]]);
+        expect(difference((canvas) => canvas.arc(arc), part)).toBeLessThanOrEqual(6);
+      });
+      fc.assert(arcs, { numRuns: 200 });
+    });
+
+    test('a circle covers a ring, and dashes on it parts of one', () => {
+      const dashes = fc.property(rings, fc.integer({ min: 2, max: 12 }), number(0.1, 0.9), ({ radius, share }, count, on) => {
+        const stroke = { color: 'black', width: 2 * radius * share };
+        const period = (2 * Math.PI * radius) / count;
+        const dashed = { ...stroke, dash: [period * on, period * (1 - on)] };
+        const circle = { at: [50, 50], radius, fill: 'none' } as const;
+        const angles = Array.from({ length: count }, (_, i) => (360 * i) / count);
+        const parts = angles.map((angle) => [angle, angle + (360 * on) / count] as const);
+        const halves = ring(radius, stroke.width, [[0, 180], [180, 360]]); // prettier-ignore
+        expect(difference((canvas) => canvas.circle({ ...circle, stroke }), halves)).toBeLessThanOrEqual(16);
+        // Along all of the circle chords are a little longer or shorter than it.
+        expect(difference((canvas) => canvas.circle({ ...circle, stroke: dashed }), ring(radius, stroke.width, parts))).toBeLessThanOrEqual(20);
+      }); // prettier-ignore
+      fc.assert(dashes, { numRuns: 200 });
+    });
   });
 
   test('a closed outline is a ring, and one that is wider than its shape has no hole', () => {

@@ -32,8 +32,12 @@ let top: f64 = 0;
 let right: f64 = 0;
 let bottom: f64 = 0;
 let tolerance: f64 = 0;
+/** How far a pen reaches from the lines: what it draws of an arc is to be near the true curve there, too. */
+let penReach: f64 = 0;
 let mostPoints: i32 = 0;
 let out: Lines = changetype<Lines>(0);
+/** Whether the subpath has gone nowhere yet, so that what comes next tells the direction in which it sets out. */
+let isFresh = true;
 
 /** Tells what part of the outlines to come can be seen. */
 export function look(seenLeft: f64, seenTop: f64, seenRight: f64, seenBottom: f64): void {
@@ -67,7 +71,10 @@ export function missesRows(path: usize, end: usize, a: f64, b: f64, c: f64, d: f
   return least > <f64>endRow || most < <f64>firstRow;
 }
 
-/** Adds the path between two addresses to `lines`, under the transform `a b c d e f`. */
+/**
+ * Adds the path between two addresses to `lines`, under the transform `a b c d e f`.
+ * @param half half the width of the pen that is led along them, 0 for none
+ */
 export function flatten(
   path: usize,
   end: usize,
@@ -78,9 +85,11 @@ export function flatten(
   e: f64,
   f: f64,
   within: f64,
+  half: f64,
   lines: Lines,
 ): void {
   tolerance = within;
+  penReach = half;
   out = lines;
   mostPoints = lines.count + maxPoints;
   // The current point and the subpath's start, transformed.
@@ -110,17 +119,30 @@ export function flatten(
       const me = a * cx + c * cy + e;
       const mf = b * cx + d * cy + f;
       const start = load<f64>(at, 48);
+      const sweep = load<f64>(at, 56);
       turn(start);
       const px = ma * cosine + mc * sine + me;
       const py = mb * cosine + md * sine + mf;
-      if (open) out.add(px, py);
-      else {
+      const setsOutX = (mc * cosine - ma * sine) * sweep;
+      const setsOutY = (md * cosine - mb * sine) * sweep;
+      const begins = !open;
+      if (open) {
+        // Along a line, unless the arc begins where the pen is.
+        if (Math.abs(px - x) + Math.abs(py - y) > tolerance * 1e-6) wentStraight();
+        out.add(px, py);
+      } else {
         out.begin(px, py);
         open = true;
+        isFresh = true;
         startX = px;
         startY = py;
       }
-      flattenArc(ma, mb, mc, md, me, mf, start, load<f64>(at, 56));
+      const first = out.count - 1;
+      flattenArc(ma, mb, mc, md, me, mf, start, sweep, begins);
+      if (out.keepsCurves && sweep !== 0) {
+        turn(start + sweep);
+        wentAlong(first, setsOutX, setsOutY, (mc * cosine - ma * sine) * sweep, (md * cosine - mb * sine) * sweep);
+      }
       x = out.x(out.count - 1);
       y = out.y(out.count - 1);
       continue;
@@ -139,6 +161,7 @@ export function flatten(
     if (command === move) {
       out.begin(ex, ey);
       open = true;
+      isFresh = true;
       startX = ex;
       startY = ey;
     } else {
@@ -146,21 +169,27 @@ export function flatten(
         // After a close, drawing goes on from the subpath's start.
         out.begin(x, y);
         open = true;
+        isFresh = true;
         startX = x;
         startY = y;
       }
-      if (command === line) out.add(ex, ey);
-      else {
+      if (command === line) {
+        if (ex !== x || ey !== y) wentStraight();
+        out.add(ex, ey);
+      } else {
+        const first = out.count - 1;
         const ax = a * load<f64>(at, 8) + c * load<f64>(at, 16) + e;
         const ay = b * load<f64>(at, 8) + d * load<f64>(at, 16) + f;
         if (command === quad) {
           // A quadratic curve is the cubic with its controls two thirds of the way to the quadratic's.
           const part: f64 = 2.0 / 3.0;
           flattenCubic(x, y, x + part * (ax - x), y + part * (ay - y), ex + part * (ax - ex), ey + part * (ay - ey), ex, ey, 0);
+          if (out.keepsCurves) wentAlongCubic(first, x, y, ax, ay, ax, ay, ex, ey);
         } else {
           const bx = a * load<f64>(at, 24) + c * load<f64>(at, 32) + e;
           const by = b * load<f64>(at, 24) + d * load<f64>(at, 32) + f;
           flattenCubic(x, y, ax, ay, bx, by, ex, ey, 0);
+          if (out.keepsCurves) wentAlongCubic(first, x, y, ax, ay, bx, by, ex, ey);
         }
       }
     }
@@ -169,15 +198,48 @@ export function flatten(
   }
 }
 
-/** An arc of the unit circle from `start` over `sweep` degrees, under the transform `a b c d e f`. */
-function flattenArc(a: f64, b: f64, c: f64, d: f64, e: f64, f: f64, start: f64, sweep: f64): void {
+/** Notes that the subpath has gone along a line, whose direction its points tell. */
+function wentStraight(): void {
+  isFresh = false;
+  if (out.keepsCurves) out.arrive(0, 0);
+}
+
+/** Notes that the subpath has gone along a curve, from a point on, in which direction it set out and arrived. */
+function wentAlong(first: i32, dx: f64, dy: f64, ex: f64, ey: f64): void {
+  if (isFresh) out.setOut(dx, dy);
+  isFresh = false;
+  out.arrive(ex, ey);
+  out.addCurve(first);
+}
+
+/** The same of a cubic curve: from an end of it the way leads to the next control point that lies elsewhere. */
+function wentAlongCubic(first: i32, x0: f64, y0: f64, x1: f64, y1: f64, x2: f64, y2: f64, x3: f64, y3: f64): void {
+  const fromFirst = x1 !== x0 || y1 !== y0;
+  const fromSecond = x2 !== x0 || y2 !== y0;
+  const toSecond = x2 !== x3 || y2 !== y3;
+  const toFirst = x1 !== x3 || y1 !== y3;
+  if (!fromFirst && !fromSecond && x3 === x0 && y3 === y0) return;
+  wentAlong(
+    first,
+    (fromFirst ? x1 : fromSecond ? x2 : x3) - x0,
+    (fromFirst ? y1 : fromSecond ? y2 : y3) - y0,
+    x3 - (toSecond ? x2 : toFirst ? x1 : x0),
+    y3 - (toSecond ? y2 : toFirst ? y1 : y0),
+  );
+}
+
+/**
+ * An arc of the unit circle from `start` over `sweep` degrees, under the transform `a b c d e f`.
+ * @param begins whether its subpath begins with it
+ */
+function flattenArc(a: f64, b: f64, c: f64, d: f64, e: f64, f: f64, start: f64, sweep: f64, begins: bool): void {
   const radius = largestScale(a, b, c, d);
   if (!isFinite(radius)) return;
   const pieces = max(1, <i32>Math.ceil(Math.abs(sweep) / arcPiece));
-  const step = max(chordStep(radius, tolerance), 1e-6);
-  if (start === 0 && sweep === 360) {
+  const step = max(chordStep(radius + penReach, tolerance), 1e-6);
+  if (begins && start === 0 && sweep === 360) {
     // Corners as far outside as the middles of chords are inside: chords may then be longer.
-    const count = <i32>Math.ceil(arcPiece / max(chordStep(radius, 2 * tolerance), 1e-6));
+    const count = <i32>Math.ceil(arcPiece / max(chordStep(radius + penReach, 2 * tolerance), 1e-6));
     const inSight = e - radius >= left && e + radius <= right && f - radius >= top && f + radius <= bottom;
     if (count <= maxChords && (inSight || count === 1)) return wholeCircle(a, b, c, d, e, f, count * 8);
   }
@@ -213,6 +275,9 @@ function wholeCircle(a: f64, b: f64, c: f64, d: f64, e: f64, f: f64, count: i32)
     const y = load<f64>(corner, 8);
     out.add(a * x + c * y + e, b * x + d * y + f);
   }
+  // It began on the circle: a step from there to the last corner would be one for a pen to turn at.
+  const last = out.count - 1;
+  out.setPoint(last - count, out.x(last), out.y(last));
 }
 
 /** A part of an arc: one chord where it is fine enough or out of sight, a few where a few will do, else in halves. */

@@ -59,6 +59,7 @@ const brush = new Brush();
 
 const lines = new Lines();
 const dashes = new Lines();
+lines.keepsCurves = dashes.keepsCurves = true;
 const outline = new Lines();
 
 /** What is being drawn: its outline with its transform, and the pen. */
@@ -103,7 +104,7 @@ export function takePaint(onto: i32, record: usize, opacity: u32, mode: i32): vo
 export function fill(evenOdd: bool, isLetters: bool, isSimple: bool, tolerance: f64): void {
   if (missesRows(path, end, a, b, c, d, e, f)) return;
   const first = outlines.subpaths;
-  flatten(path, end, a, b, c, d, e, f, tolerance, outlines);
+  flatten(path, end, a, b, c, d, e, f, tolerance, 0, outlines);
   list(first, evenOdd, isSimple || isEllipse(), false, isLetters ? letters : area, brush);
 }
 
@@ -172,7 +173,7 @@ function makeStroke(
   out: Lines,
 ): void {
   lines.clear();
-  flatten(path, end, 1, 0, 0, 1, 0, 0, tolerance, lines);
+  flatten(path, end, 1, 0, 0, 1, 0, 0, tolerance, wide / 2, lines);
   let along = lines;
   if (lengths > 0) {
     dashes.clear();
@@ -185,7 +186,7 @@ function makeStroke(
 /** Whether a point lies inside the outline; under the transform where it has one. */
 export function fillHits(evenOdd: bool, tolerance: f64, x: f64, y: f64): bool {
   lines.clear();
-  flatten(path, end, a, b, c, d, e, f, tolerance, lines);
+  flatten(path, end, a, b, c, d, e, f, tolerance, 0, lines);
   return isInside(lines, evenOdd, x, y);
 }
 

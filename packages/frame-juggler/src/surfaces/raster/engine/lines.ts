@@ -3,6 +3,8 @@ import { grow } from './memory.ts';
 /** Numbers to a point, and bytes to it. */
 const pointBytes: i32 = 16;
 const subpathBytes: i32 = 8;
+const directionBytes: i32 = 32;
+const curveBytes: i32 = 8;
 
 /**
  * Flattened outlines, in memory that grows and is used again from shape to shape: x and y of every point of every
@@ -18,10 +20,19 @@ export class Lines {
   /** For each subpath the number of its first point, and 1 where it is closed. */
   private table: usize = 0;
   private tableRoom: i32 = 0;
+  /** Whether it is kept how curves run, for a pen that is led along them: chords run a little otherwise. */
+  keepsCurves: bool = false;
+  /** Where curves are kept: for each subpath the directions of its start and of its end, unit vectors or 0, 0 for its segment's. */
+  private directions: usize = 0;
+  /** For each curve the numbers of its first and its last point. */
+  private curveTable: usize = 0;
+  private curveRoom: i32 = 0;
+  curves: i32 = 0;
 
   clear(): void {
     this.count = 0;
     this.subpaths = 0;
+    this.curves = 0;
   }
 
   /** Begins a subpath at a point. */
@@ -29,7 +40,9 @@ export class Lines {
     if (this.subpaths === this.tableRoom) {
       this.tableRoom = max(64, this.tableRoom * 2);
       this.table = grow(this.table, this.tableRoom * subpathBytes);
+      if (this.keepsCurves) this.directions = grow(this.directions, this.tableRoom * directionBytes);
     }
+    if (this.keepsCurves) memory.fill(this.directions + this.subpaths * directionBytes, 0, directionBytes);
     const at = this.table + this.subpaths++ * subpathBytes;
     store<i32>(at, this.count);
     store<i32>(at, 0, 4);
@@ -88,6 +101,50 @@ export class Lines {
 
   isClosed(subpath: i32): bool {
     return load<i32>(this.table + subpath * subpathBytes, 4) === 1;
+  }
+
+  /** Tells the direction in which the last subpath sets out. */
+  setOut(dx: f64, dy: f64): void {
+    this.setDirection(this.directions + (this.subpaths - 1) * directionBytes, dx, dy);
+  }
+
+  /** Tells the direction in which the last subpath arrives at its end. */
+  arrive(dx: f64, dy: f64): void {
+    this.setDirection(this.directions + (this.subpaths - 1) * directionBytes + 16, dx, dy);
+  }
+
+  private setDirection(at: usize, dx: f64, dy: f64): void {
+    const length = Math.sqrt(dx * dx + dy * dy);
+    const isKnown = length > 0 && isFinite(length);
+    store<f64>(at, isKnown ? dx / length : 0);
+    store<f64>(at, isKnown ? dy / length : 0, 8);
+  }
+
+  /** The address of the direction in which a subpath sets out, or, 16 bytes on, arrives. */
+  @inline
+  directionsOf(subpath: i32): usize {
+    return this.directions + subpath * directionBytes;
+  }
+
+  /** Tells that the points from one on up to the last are of a curve. */
+  addCurve(first: i32): void {
+    if (this.curves === this.curveRoom) {
+      this.curveRoom = max(64, this.curveRoom * 2);
+      this.curveTable = grow(this.curveTable, this.curveRoom * curveBytes);
+    }
+    const at = this.curveTable + this.curves++ * curveBytes;
+    store<i32>(at, first);
+    store<i32>(at, this.count - 1, 4);
+  }
+
+  @inline
+  curveStart(curve: i32): i32 {
+    return load<i32>(this.curveTable + curve * curveBytes);
+  }
+
+  @inline
+  curveEnd(curve: i32): i32 {
+    return load<i32>(this.curveTable + curve * curveBytes, 4);
   }
 
   /** Forgets the subpaths from one on. */

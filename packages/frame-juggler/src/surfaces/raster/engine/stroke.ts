@@ -29,6 +29,8 @@ let arcStep: f64 = 0;
 let mostPoints: i32 = 0;
 /** Points no further apart than this are one: between them there is no direction but what rounding has left. */
 let apart: f64 = 0;
+/** Offsets that pass each other by no more than this are not seen to. */
+let slack: f64 = 0;
 let out: Lines = changetype<Lines>(0);
 let begun = false;
 /** Whether what was stroked last turns back somewhere, so that both ways lie over one another. */
@@ -37,6 +39,15 @@ export let turnsBack = false;
 export let isRing = false;
 /** 1 + the cosine of a turn of 120 degrees: beyond it the edges of both ways meet in more pixels than one. */
 const back: f64 = 0.5;
+/** The cosine of what a curve may turn between its end and the middle of a chord there, 45 degrees. */
+const straightEnough: f64 = 0.7;
+
+/* Of an open subpath: its last segment, and the sines of the angles by which its caps are tilted; -1 for a closed one. */
+let lastSegment: i32 = -1;
+let startTilt: f64 = 0;
+let endTilt: f64 = 0;
+let capX: f64 = 0;
+let capY: f64 = 0;
 
 /* The current subpath without repeated points, each with the direction and length of its segment. */
 const cornerBytes: i32 = 40;
@@ -60,6 +71,7 @@ export function strokeOutline(
   out = outline;
   mostPoints = outline.count + maxPoints;
   apart = tolerance * 1e-6;
+  slack = tolerance / 4;
   turnsBack = false;
   isRing = lines.subpaths === 1;
   arcStep = half > tolerance ? max(finestStep, chordStep(half, tolerance)) : 90;
@@ -69,6 +81,7 @@ export function strokeOutline(
 function strokeSubpath(lines: Lines, subpath: i32): void {
   const closed = take(lines, subpath);
   begun = false;
+  lastSegment = -1;
   isRing = isRing && closed && count > 2;
   if (count === 0) return;
   if (count === 1) return dot(load<f64>(corners), load<f64>(corners, 8));
@@ -85,9 +98,16 @@ function strokeSubpath(lines: Lines, subpath: i32): void {
     return finish();
   }
   const last = count - 1;
-  putCap(0, 0, 1);
+  const directions = lines.directionsOf(subpath);
+  lastSegment = last - 1;
+  startTilt = takeDirection(0, directions);
+  endTilt = takeDirection(lastSegment, directions + 16);
+  const endX = capX;
+  const endY = capY;
+  takeDirection(0, directions);
+  putCap(0, capX, capY);
   for (let i = 1; i < last; i++) corner(i, i - 1, i, 1);
-  putCap(last, last - 1, -1);
+  putCap(last, -endX, -endY);
   for (let i = last - 1; i > 0; i--) corner(i, i, i - 1, -1);
   finish();
 }
@@ -159,7 +179,7 @@ function corner(i: i32, before: i32, after: i32, side: f64): void {
   if (cross < 0) {
     // The inner side of the bend; the offsets meet by the tangent of half the angle, from its sine and cosine.
     const inset = half * -cross * k;
-    if (inset <= load<f64>(cornerAt(before), 32) / 2 && inset <= load<f64>(cornerAt(after), 32) / 2) {
+    if (inset <= roomOn(before, side) && inset <= roomOn(after, side)) {
       add(x + (ax + bx) * k, y + (ay + by) * k);
     } else {
       // Too short for the offsets to meet: through the corner itself, so that both rectangles stay whole.
@@ -180,13 +200,35 @@ function corner(i: i32, before: i32, after: i32, side: f64): void {
   add(x + bx, y + by);
 }
 
-/** The end of an open line at point `i`; `outward` is 1 at the first point, where the outline turns back. */
-function putCap(i: i32, segment: i32, outward: f64): void {
+/** How far along a segment the offsets of its ends may move before they meet those of its other end, on one side. */
+@inline
+function roomOn(segment: i32, side: f64): f64 {
+  const length = load<f64>(cornerAt(segment), 32);
+  if (lastSegment < 0 || (segment > 0 && segment < lastSegment)) return length / 2;
+  // A cap stays where it is; if it is tilted, its own offset has moved. Near a corner both move alike, but for a little.
+  return length + (segment === 0 ? startTilt : -endTilt) * side * half + slack;
+}
+
+/**
+ * Finds the direction at an end of an open line: that of a curve, where it ends in one, which is not quite that of its
+ * last chord. Returns the sine of the angle between them.
+ */
+function takeDirection(segment: i32, direction: usize): f64 {
+  const dx = load<f64>(cornerAt(segment), 16);
+  const dy = load<f64>(cornerAt(segment), 24);
+  const tx = load<f64>(direction);
+  const ty = load<f64>(direction, 8);
+  // A curve that turns far within a chord is smaller than what is seen.
+  const isCurve = tx * dx + ty * dy > straightEnough;
+  capX = isCurve ? tx : dx;
+  capY = isCurve ? ty : dy;
+  return capX * dy - capY * dx;
+}
+
+/** An end of an open line, at point `i`: `vx`, `vy` is the way along which the outline leaves it again. */
+function putCap(i: i32, vx: f64, vy: f64): void {
   const x = load<f64>(cornerAt(i));
   const y = load<f64>(cornerAt(i), 8);
-  // The way along which the outline leaves this end again.
-  const vx = load<f64>(cornerAt(segment), 16) * outward;
-  const vy = load<f64>(cornerAt(segment), 24) * outward;
   const ax = -vy * half;
   const ay = vx * half;
   const extend = cap === square ? half : 0;
