@@ -27,6 +27,7 @@ export class Lines {
   /** For each curve the numbers of its first and its last point. */
   private curveTable: usize = 0;
   private curveRoom: i32 = 0;
+  /** The number of curves. */
   curves: i32 = 0;
 
   clear(): void {
