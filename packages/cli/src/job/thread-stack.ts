@@ -1,4 +1,4 @@
-import { Session } from 'node:inspector';
+import type { Session } from 'node:inspector';
 import { setTimeout as delay } from 'node:timers/promises';
 import type { Worker } from 'node:worker_threads';
 
@@ -18,9 +18,12 @@ const stackHere = `(() => {
  * @returns undefined where it cannot be told
  */
 export async function stackOf(thread: Worker): Promise<string | undefined> {
-  const session = new Session();
   const attached: string[] = [];
+  let session: Session | undefined;
   try {
+    // Loaded only now: there are Nodes without it, and most jobs are never stuck.
+    const inspector = await import('node:inspector');
+    session = new inspector.Session();
     session.connect();
     const stack = heldStack(session, thread.threadId, (id) => attached.push(id));
     return await Promise.race([stack, delay(toHold, undefined, { ref: false })]);
@@ -30,8 +33,8 @@ export async function stackOf(thread: Worker): Promise<string | undefined> {
   } finally {
     // A thread that is held cannot be ended.
     for (const sessionId of attached)
-      await new Promise<void>((resolve) => session.post('NodeWorker.detach', { sessionId }, () => resolve()));
-    session.disconnect();
+      await new Promise<void>((resolve) => session!.post('NodeWorker.detach', { sessionId }, () => resolve()));
+    session?.disconnect();
   }
 }
 
