@@ -79,6 +79,21 @@ describe('juggle play', () => {
     await until(color, green);
   });
 
+  test('loads the files that a sketch names, and follows them', async () => {
+    const { color, failure } = viewer;
+    const loads = sketch('x').replace("'x'", 'assets.hulls[0].fill').replace('{ frame }', '{ assets }');
+    viewer.save('hulls.csv', 'fill\n#0000ff\n');
+    save(
+      loads
+        .replace('{ defineSketch }', '{ asset, defineSketch }')
+        .replace('paint(', "assets: { hulls: asset.table(new URL('./hulls.csv', import.meta.url)) },\n  paint("),
+    );
+    await until(color, blue);
+    expect(await failure()).toBe('');
+    viewer.save('hulls.csv', 'fill\n#00ff00\n');
+    await until(color, green);
+  });
+
   test('shows an error with its line over the last good picture, and recovers', async () => {
     const { frame, color, failure } = viewer;
     save(sketch('#0000ff', 'canvas.circle({ at: [1, frame / 0], radius: 2 });'));

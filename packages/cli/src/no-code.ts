@@ -18,7 +18,8 @@ export function refuseNoCode(source: string, importer: string | undefined): void
   if (importer === undefined || !canCompile(importer) || importer.includes('/node_modules/')) return;
   const [name] = source.split('?');
   const extension = path.extname(name);
-  const isNoCode = /^\.{0,2}\//.test(name) && extension !== '' && !canCompile(name) && !others.includes(extension);
+  // As it is written: what Vite looks up by its whole path are files that a sketch loads.
+  const isNoCode = /^\.{1,2}\//.test(name) && extension !== '' && !canCompile(name) && !others.includes(extension);
   // A name may have a dot in it, and lead to a file that ends otherwise.
   if (isNoCode && existsSync(path.resolve(path.dirname(importer), name)))
     throw asLoadError(new TypeError(`Unknown file extension "${extension}" for ${name}`));
