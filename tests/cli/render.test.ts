@@ -1,4 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
+import { execFile } from 'node:child_process';
+import { promisify } from 'node:util';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { decode } from 'fast-png';
@@ -83,6 +85,22 @@ describe('juggle render', () => {
     expect(decode(one.bytes)).toMatchObject({ width: 120, height: 80 });
     expect(decode(one.bytes).data).not.toEqual(decode(other.bytes).data);
     expect(one.err).toMatch('seed 3');
+  });
+
+  test("draws in threads where the engine's own flags are given too", async () => {
+    const [tool, to] = [path.resolve('packages/cli/dist/juggle.js'), path.join(folder.path, 'flagged')];
+    const ask = [
+      'render',
+      path.join(folder.path, 'buoy.ts'),
+      '-o',
+      `${to}/%03d.png`,
+      '--frames',
+      '0..11',
+      '--threads',
+      '2',
+    ];
+    await promisify(execFile)(process.execPath, ['--max-old-space-size=600', tool, ...ask]);
+    expect(readdirSync(to)).toHaveLength(12);
   });
 
   test('takes another size', async () => {

@@ -51,7 +51,13 @@ async function openPool(threads: number): Promise<Tinypool> {
     minThreads: threads,
     maxThreads: threads,
     isolateWorkers: false,
-    // --input-type is meant for a script on the command line; a thread's file could not be loaded with it.
-    execArgv: process.execArgv.filter((argument) => !argument.startsWith('--input-type')),
+    ...(process.execArgv.some(isInputType) && { execArgv: process.execArgv.filter((flag) => !isInputType(flag)) }),
   });
 }
+
+/**
+ * A thread has its process's flags, and may not be given those of the engine, such as --max-old-space-size, by
+ * themselves. --input-type alone is taken away: it is meant for a script on the command line, and a thread's file could
+ * not be loaded with it.
+ */
+const isInputType = (flag: string): boolean => flag.startsWith('--input-type');
