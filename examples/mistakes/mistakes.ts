@@ -32,6 +32,8 @@ const places = { painted: 0, stepped: 0 };
 const stamp = picture(8, 8, (c) => c.circle({ at: [4, 4], radius: 3, fill: buoy }));
 const poster = picture(160, 160, (c) => c.circle({ at: [80, 80], radius: 60, fill: buoy }));
 
+const banner = picture(160, 90, (c) => c.circle({ at: [80, 45], radius: 30, fill: buoy }));
+
 export const mistakes: Readonly<Record<string, Pair>> = {
   'off-canvas': {
     mistake: defineSketch({
@@ -200,6 +202,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas) {
         canvas.picture(poster, { at: [160, 90], size: 160 });
+      },
+    }),
+  },
+  'picture-squeezed': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.picture(banner, { at: [160, 90], size: 120 }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.picture(banner, { at: [160, 90], size: [120, (120 * banner.height) / banner.width] });
       },
     }),
   },

@@ -1,11 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import * as library from '../../packages/frame-juggler/src/index.ts';
-import { asLoadError, defineSketch, Run, SketchError } from '../../packages/frame-juggler/src/index.ts';
+import {
+  asLoadError,
+  defineSketch,
+  dial,
+  Run,
+  SketchError,
+  type Canvas,
+  type Moment,
+} from '../../packages/frame-juggler/src/index.ts';
 import { libraryNames } from '../../packages/frame-juggler/src/sketch/library-names.ts';
 
 /** What a paint that runs into the engine itself is told: the reason, without the place. */
-async function reasonOf(paint: () => unknown): Promise<string> {
-  const run = new Run(defineSketch({ paint: paint as () => void }));
+async function reasonOf(paint: (canvas: Canvas, moment: Moment) => unknown): Promise<string> {
+  const dials = { swell: dial.number(14), buoy: dial.point([40, 60]) };
+  const run = new Run(defineSketch({ dials, paint: paint as () => void }));
   await run.goTo(0);
   const thrown = await run.paint().catch((error: unknown) => error as SketchError);
   return thrown instanceof SketchError ? thrown.reason : 'nothing was wrong';
@@ -53,6 +62,41 @@ test.each([
   };
   expect(await reasonOf(fails)).toBe(`TypeError: ${message}; expected ${call} or another of its calls`);
   expect(asLoadError(new TypeError(message)).reason).toBe(await reasonOf(fails));
+});
+
+type Loose = Record<string, never>;
+const readOnly = 'can only be read: what changes from frame to frame is kept in the state';
+const between = 'a call takes what it is drawn with between its parentheses: canvas.style({';
+const ownSize = "the size is the sketch's own: defineSketch({ canvas: { width: 640, height: 360 } })";
+
+// What one frame sets would be gone in the next, or would leak into it.
+test.each<[string, (canvas: Loose, moment: Loose) => unknown, string]>([
+  ['a dial', (_, { dials }) => Object.assign(dials, { swell: 20 }), `swell ${readOnly}`],
+  ['the size', (canvas) => Object.assign(canvas, { width: 800 }), ownSize],
+  ['the style', ({ style }) => Object.assign(style, { fill: 'teal' }), `${between} fill })`],
+  ['the style of a shape', ({ circle }) => Object.assign(circle, { lineWidth: 2 }), `${between} stroke })`],
+  ['a number that is called', (_, moment) => (moment.frame as () => void)(), 'frame is no call: leave its parentheses out'],
+  ['a size that is called', (canvas) => (canvas as Record<string, () => void>).width(), 'width is no call: leave its parentheses out'],
+])('%s cannot be set or called, and the reason says what to do', async (_, paint, hint) => {
+  expect(await reasonOf(paint as never)).toMatch(new RegExp(`^TypeError: .*; ${hint.replace(/[(){}$.*]/g, '\\$&')}$`));
+}); // prettier-ignore
+
+test('a dial holds its value whatever step does with it, and what is not ours gets no hint', async () => {
+  const point = (_: unknown, { dials }: Moment): unknown => Object.assign(dials.buoy as object, { x: 1 });
+  expect(await reasonOf(point as never)).toMatch(/^TypeError: Cannot assign to read only property 'x' of object/);
+  const dials = { swell: dial.number(14) };
+  const turns = (_: unknown, moment: { dials: object }): unknown => Object.assign(moment.dials, { swell: 20 });
+  const run = new Run(defineSketch({ dials, start: () => 1, step: turns as never, paint: () => undefined }));
+  await expect(run.goTo(1)).rejects.toThrow(`swell ${readOnly}`);
+  expect(run.dials).toEqual({ swell: 14 });
+});
+
+test.each([
+  ['dial.slider is not a function', 'did you mean "number"?'],
+  ['import_frame_juggler.asset.image is not a function', 'did you mean "picture"?'],
+  ['(0 , library.dial).tgogle is not a function', 'did you mean "toggle"?'],
+])('a call that dials or assets have not leads to one that they have: %s', (message, hint) => {
+  expect(asLoadError(new TypeError(message)).reason).toBe(`TypeError: ${message}; ${hint}`);
 });
 
 test('the names that hints lead to are those that the library exports', () => {

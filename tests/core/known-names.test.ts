@@ -5,6 +5,7 @@ import { inspect } from 'node:util';
 // Sketches in plain JavaScript: nothing but the library tells them that a name is misspelt.
 type Anything = Record<string, () => void>;
 type Careless = (canvas: Canvas & Anything, moment: Moment & Anything) => unknown;
+const quiet = (): void => undefined;
 const misread = (thing: unknown): Anything => thing as Anything;
 
 const host = { read: () => Promise.resolve(new TextEncoder().encode('hour,level\n1,2.5\n')) };
@@ -37,6 +38,10 @@ describe('what a sketch is handed refuses a name that is not there', () => {
     ['the pointer', (_, { pointer }) => misread(pointer).pressed, 'pointer: there is no "pressed"; did you mean "down, or justPressed"?'],
     ['a key', (_, { keys }) => misread(keys).isDown(), 'keys: there is no "isDown"; did you mean "down"?'],
     ['chance', (_, { random }) => misread(random).range(), 'random: there is no "range"; did you mean "between"?'],
+    ['a verb before it', (canvas) => canvas.drawCircle(), 'canvas: there is no "drawCircle"; did you mean "circle"?'],
+    ['a color that is set', (canvas) => (canvas.fillStyle = quiet), 'canvas: there is no "fillStyle"; did you mean "style({ fill })"?'],
+    ['a line width that is set', (canvas) => (canvas.lineWidth = quiet), 'canvas: there is no "lineWidth"; did you mean "style({ stroke })"?'],
+    ['a dial that is set', (_, { dials }) => (misread(dials).swel = quiet), 'dials: there is no "swel"; did you mean "swell"?'],
     ['a stream of chance', (_, { random }) => misread(random.stream('a')).pik, 'random: there is no "pik"; did you mean "pick"?'],
   ])('%s', async (_, paint, message) => {
     const error = await painted(paint).then(() => undefined, (thrown: unknown) => thrown as Error);

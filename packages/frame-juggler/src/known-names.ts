@@ -6,7 +6,7 @@ const lookedFor = /^(?:[_$@]|(?:toJSON|then)$)/;
 
 /**
  * Has a thing that sketches are handed refuse a name that is not there: in plain JavaScript a misspelt one is undefined,
- * and turns up later as a NaN, or as something that never happens. It is done by the thing's prototype, which engines
+ * and turns up later as a NaN, or as something that never happens, and one that is set does nothing. It is done by the thing's prototype, which engines
  * ask only once they have not found a name before: those that are there cost nothing. Only sketches are refused, not a
  * console or a test runner that looks at the thing; `in` tells without an error.
  * @param what what sketches most likely call it, for the message
@@ -19,13 +19,20 @@ export function onlyKnown(
   names: (thing: object) => Iterable<string> = Object.keys,
   elsewhere = '',
 ): <Thing extends object>(thing: Thing) => Thing {
-  const get = (plain: object, name: string | symbol, thing: object): unknown => {
-    if (typeof name === 'symbol' || name in plain || lookedFor.test(name) || !isCalledBySketch(get))
-      return Reflect.get(plain, name, thing);
+  const refuse = (name: string | symbol, plain: object, thing: object, trap: object): void => {
+    if (typeof name === 'symbol' || name in plain || lookedFor.test(name) || !isCalledBySketch(trap)) return;
     const near = suggest(name, names(thing));
     const expected = near.endsWith('?') ? near : near + elsewhere;
-    return fail({ call: what, problem: `there is no ${show(name)}`, expected });
+    fail({ call: what, problem: `there is no ${show(name)}`, expected });
   };
-  const prototype = new Proxy({}, { get });
+  const get = (plain: object, name: string | symbol, thing: object): unknown => {
+    refuse(name, plain, thing, get);
+    return Reflect.get(plain, name, thing);
+  };
+  const set = (plain: object, name: string | symbol, value: unknown, thing: object): boolean => {
+    refuse(name, plain, thing, set);
+    return Reflect.set(plain, name, value, thing);
+  };
+  const prototype = new Proxy({}, { get, set });
   return (thing) => Object.setPrototypeOf(thing, prototype) as typeof thing;
 }

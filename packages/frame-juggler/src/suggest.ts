@@ -5,6 +5,13 @@
 
 /** What our words are called elsewhere: in SVG, in CSS, on the HTML canvas, in plain English. Behind each what to write. */
 const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  // Before a width: the canvas has one, and lineWidth does not mean it.
+  style: {
+    'style({ fill })': 'fill fillStyle color',
+    'style({ stroke })': 'stroke strokeStyle lineWidth lineCap lineJoin lineDash',
+    'style({ opacity })': 'opacity alpha globalAlpha',
+    'style({ blend })': 'blend blendMode globalCompositeOperation',
+  },
   at: { 'at: [x, y]': 'x y cx cy center position pos' },
   size: { 'size: [width, height]': 'width height w h', size: 'fontSize' },
   radius: { radius: 'r outerRadius' },
@@ -54,7 +61,6 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   canvas: { 'canvas: { width, height }': 'width height size', 'canvas: { background }': 'background' },
   // Calls of the canvas.
   toCanvas: { '[canvas.width / 2, canvas.height / 2]': 'center middle' },
-  style: { 'style({ fill })': 'fill fillStyle color', 'style({ stroke })': 'stroke strokeStyle lineWidth' },
   clear: { clear: 'background wipe clearRect' },
   dot: { dot: 'point pixel' },
   rect: { rect: 'square rectangle box fillRect strokeRect' },
@@ -80,6 +86,12 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   pick: { pick: 'choice choose sample element' },
   likely: { likely: 'chance bool boolean coin' },
   normal: { normal: 'gaussian' },
+  // Dials and assets.
+  number: { number: 'slider range float int' },
+  toggle: { toggle: 'boolean bool checkbox switch' },
+  choice: { choice: 'select option options list' },
+  table: { table: 'csv' },
+  json: { json: 'text data' },
   // Keys.
   ' ': { ' ': 'space spacebar' },
   ArrowLeft: { ArrowLeft: 'left' },
@@ -100,9 +112,10 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 /** Another word for one of `choices`, as it is written there. */
 export function kinOf(word: string, choices: readonly string[]): string | undefined {
   const sought = word.toLowerCase();
-  for (const choice of choices)
-    for (const [written, words] of Object.entries(Object.hasOwn(kin, choice) ? kin[choice] : {}))
-      if (words.toLowerCase().split(' ').includes(sought)) return written;
+  for (const [choice, known] of Object.entries(kin))
+    if (choices.includes(choice))
+      for (const [written, words] of Object.entries(known))
+        if (words.toLowerCase().split(' ').includes(sought)) return written;
   return undefined;
 }
 
@@ -155,11 +168,19 @@ function stemOf(word: string, choices: readonly string[]): string | undefined {
   return choices.find((choice) => choice.length >= 4 && word.startsWith(choice));
 }
 
+/** A word by itself that stands behind what is done with it: Circle of drawCircle. */
+const nounOf = (word: string): string => word.replace(/^(?:draw|fill|stroke|make|create|add|get|set)(?=[A-Z])/, '');
+
 /** "did you mean x?", or the whole list where nothing is near. */
 export function suggest(word: unknown, choices: Iterable<string>): string {
   const list = [...choices];
   if (list.length === 0) return 'there are none at all';
   if (typeof word !== 'string') return `expected one of ${list.join(', ')}`;
-  const near = kinOf(word, list) ?? nearest(word, list) ?? stemOf(word, list);
+  const near =
+    kinOf(word, list) ??
+    nearest(word, list) ??
+    stemOf(word, list) ??
+    kinOf(nounOf(word), list) ??
+    nearest(nounOf(word), list);
   return near === undefined ? `expected one of ${list.join(', ')}` : `did you mean ${JSON.stringify(near)}?`;
 }

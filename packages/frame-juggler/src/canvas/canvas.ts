@@ -571,6 +571,8 @@ for (const name of canvasNames) {
     if (given.length > takes) tooMany(name, given[takes]);
     return result;
   };
+  // A property of a call, as in canvas.style.fill = 'red', would change nothing: the engine says so.
+  Object.freeze(value);
   Object.defineProperty(Canvas.prototype, name, { value, writable: true, configurable: true });
 }
 onlyKnown('canvas', () => canvasNames)(Canvas.prototype);

@@ -158,7 +158,7 @@ export const dial = {
     dialOptions.check('dial.point', options);
     return makeDial(initial, options, { type: 'point' }, (...asked) => {
       const at = point.read(...asked);
-      return { x: xOf(at), y: yOf(at) };
+      return Object.freeze({ x: xOf(at), y: yOf(at) });
     });
   },
 };
@@ -176,13 +176,20 @@ const asDials = /* @__PURE__ */ onlyKnown('dials');
 /** The value of every dial: its own first value, or the one that is given under its name. */
 export function dialValues(map: DialMap, values: Readonly<Record<string, unknown>> = {}): Record<string, unknown> {
   for (const name of Object.keys(values)) dialNamed(map, name);
-  const found = Object.fromEntries(
-    Object.entries(map).map(([name, { initial, read }]) => [
-      name,
-      Object.hasOwn(values, name) ? read('dials', name, values[name]) : initial,
-    ]),
-  );
+  const found = {};
+  for (const [name, { initial, read }] of Object.entries(map))
+    turnTo(Object.hasOwn(values, name) ? read('dials', name, values[name]) : initial, name, found);
   return asDials(found);
+}
+
+/**
+ * Puts a dial's value in its place. Sketches can only read it: what one frame set would leak into the next.
+ * @param values changed: each one's place; where what notes who reads it still stands, that reads it later on
+ */
+export function turnTo(value: unknown, name: string, ...values: readonly object[]): void {
+  for (const each of values)
+    if (Object.getOwnPropertyDescriptor(each, name)?.get === undefined)
+      Object.defineProperty(each, name, { value, enumerable: true, configurable: true, writable: false });
 }
 
 /**
@@ -200,10 +207,9 @@ export function notedDials(
       get() {
         onRead(name);
         const value = values[name];
-        Object.defineProperty(noted, name, { value, writable: true, enumerable: true });
+        Object.defineProperty(noted, name, { value });
         return value;
       },
-      set: () => undefined,
       enumerable: true,
       configurable: true,
     });

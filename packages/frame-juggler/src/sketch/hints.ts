@@ -1,6 +1,8 @@
 import { colorNames } from '../paint/color-names.ts';
-import { nearest } from '../suggest.ts';
+import { kinOf, nearest, suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
+import { asset } from './assets.ts';
+import { dial } from './dials.ts';
 import { libraryNames } from './library-names.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -26,7 +28,7 @@ export function hintFor(thrown: unknown, stop: Stop): string | undefined {
     return name === undefined ? undefined : hintForName(name, stop);
   }
   if (!(thrown instanceof TypeError)) return undefined;
-  const hint = hintForCall(thrown);
+  const hint = hintForCall(thrown) ?? hintForValue(thrown, stop);
   if (hint !== undefined) return hint;
   const { step, paint } = stop.sketch;
   const takesState = step !== undefined || paint.length > 2;
@@ -43,15 +45,34 @@ const holders: Readonly<Record<string, string>> = {
   keys: "keys.down('a')",
 };
 
+/** The calls of those that sketches import. */
+const makers: Readonly<Record<string, object>> = { asset, dial };
+
 /** What would be right where something was called that cannot be, or a file fetched by its name alone, which Node cannot. */
 export function hintForCall({ message }: TypeError): string | undefined {
   const [, fetched] = /^Failed to parse URL from (\S+)$/.exec(message) ?? [];
   if (fetched !== undefined) return assetHint(fetched);
   // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
-  const [, called] = /(?:^|\.)(\w+)\)? is not a function/.exec(message) ?? [];
+  const [, of, called] = /(?:(\w+)\)?\.)?(\w+)\)? is not a function/.exec(message) ?? [];
+  if (of !== undefined && Object.hasOwn(makers, of)) return suggest(called, Object.keys(makers[of]));
   return called !== undefined && Object.hasOwn(holders, called)
     ? `expected ${holders[called]} or another of its calls`
     : undefined;
+}
+
+/** What would be right where a value was called, or something was set that can only be read. */
+function hintForValue({ message }: TypeError, { moment, sketch }: Stop): string | undefined {
+  const [, called] = /(?:^|\.)(\w+) is not a function/.exec(message) ?? [];
+  if (called !== undefined && moment.includes(called)) return `${called} is no call: leave its parentheses out`;
+  const [, set] =
+    /(?:read only property|Cannot set property|setting getter-only property) ['"]?(\w+)/.exec(message) ?? [];
+  if (set === 'width' || set === 'height')
+    return "the size is the sketch's own: defineSketch({ canvas: { width: 640, height: 360 } })";
+  if (set !== undefined && Object.hasOwn(sketch.dials, set))
+    return `${set} can only be read: what changes from frame to frame is kept in the state`;
+  const [, added] = /Cannot add property (\w+)|can't define property "(\w+)"/.exec(message) ?? [];
+  const styled = added === undefined ? undefined : kinOf(added, ['style']);
+  return styled && `a call takes what it is drawn with between its parentheses: canvas.${styled}`;
 }
 
 /** What there is in pages alone. */

@@ -11,7 +11,7 @@ import { givenBy } from '../schema/given.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { loadLetteringAtStart } from '../text/lettering.ts';
 import { loadAssets, type AssetHost, type LoadListener } from './assets.ts';
-import { dialNamed, dialValues, notedDials, plainDialValue } from './dials.ts';
+import { dialNamed, dialValues, notedDials, plainDialValue, turnTo } from './dials.ts';
 import {
   Input,
   inputSource,
@@ -121,8 +121,8 @@ export class Run {
   private readonly noise: Noise;
   private assets: Record<string, unknown> = {};
   /** The values with which the run begins, and those in force. */
-  private readonly firstDials: Record<string, unknown>;
-  private readonly dialValues: Record<string, unknown>;
+  private readonly firstDials: Readonly<Record<string, unknown>>;
+  private readonly dialValues: Readonly<Record<string, unknown>>;
   /** The dials whose turning was noted as a part of the input. */
   private readonly turnedByHand = new Set<string>();
   /** Those in force, for `start` and `step`: what those read of them is in the state. */
@@ -202,11 +202,11 @@ export class Run {
     if (byHand) {
       this.noted.turn(from, name, plainDialValue(now), plainDialValue(this.firstDials[name]));
       this.turnedByHand.add(name);
-    } else this.firstDials[name] = now;
+    } else turnTo(now, name, this.firstDials);
     if (inStart || (!goingOn && (byHand || this.readByStep.has(name)))) this.outdated = true;
     else if (inLaterFrames && !byHand) this.mixed = true;
     // A turn for an earlier frame comes into force on the way from there.
-    if (!byHand || from >= this.at) this.dialValues[name] = this.dialsOfState[name] = now;
+    if (!byHand || from >= this.at) turnTo(now, name, this.dialValues, this.dialsOfState);
     return byHand ? from : 0;
   }
 
@@ -372,7 +372,7 @@ export class Run {
   /** Begins another round, of which nothing has happened yet; dials stay as they are. */
   private beginAnew(): Promise<void> {
     const now = this.dialsAt(this.at + 1);
-    for (const name of this.turnedByHand) this.firstDials[name] = now[name];
+    for (const name of this.turnedByHand) turnTo(now[name], name, this.firstDials);
     this.turnedByHand.clear();
     this.noted.forget();
     return this.begin();
@@ -393,7 +393,7 @@ export class Run {
     const events = this.noted.take(0, this.inputSource);
     if (events.some(isMove)) await this.loadHits();
     this.input.begin(0, events);
-    Object.assign(this.dialValues, this.firstDials);
+    for (const [name, value] of Object.entries(this.firstDials)) turnTo(value, name, this.dialValues);
     if (events.length > 0) await this.turnDials(events);
     this.stepRandom = seededRandom(this.seed);
     this.outdated = this.mixed = false;
@@ -436,7 +436,7 @@ export class Run {
         if (event.type === 'dial') {
           const { name, value } = event;
           const now = dialNamed(this.sketch.dials, name, 'input').read('input', name, value);
-          this.dialValues[name] = this.dialsOfState[name] = now;
+          turnTo(now, name, this.dialValues, this.dialsOfState);
         }
     });
   }

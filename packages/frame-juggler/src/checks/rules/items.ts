@@ -1,6 +1,8 @@
 import type { Group } from '../../frame/reader.ts';
 import type { Box } from '../../geometry/box.ts';
 import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
+import { hypot } from '../../maths/power.ts';
+import type { PictureFill } from '../../paint/paint.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import {
   called,
@@ -332,6 +334,31 @@ function pixelScale(fill: SeenItem['item']['fill'], transform: SeenItem['item'][
   return Math.sqrt(Math.abs(determinant(multiply(transform, fill.transform))));
 }
 
+const pictureSqueezed: Rule = {
+  name: 'picture-squeezed',
+  title: 'A picture squeezed into a square',
+  why: 'A size of one number is that of a square, whatever the proportions of the picture.',
+  cure: "Give both sides: size: [120, (120 * picture.height) / picture.width] keeps the picture's proportions.",
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      ({ item }) => isSqueezed(item.fill),
+      (items) => {
+        const { width, height } = (items[0].item.fill as PictureFill).crop;
+        return `${called(items)} is ${width > height ? 'wider than high' : 'higher than wide'}, ${width} × ${height} pixels, and squeezed into a square`;
+      },
+    ),
+};
+
+/** Whether of a picture, or of the part of one that is drawn, a square is made that it is far from being. */
+function isSqueezed(fill: SeenItem['item']['fill']): boolean {
+  if (typeof fill !== 'object' || fill.type !== 'picture') return false;
+  const { crop, transform } = fill;
+  const across = hypot(transform[0], transform[1]) * crop.width;
+  const down = hypot(transform[2], transform[3]) * crop.height;
+  return Math.abs(across / down - 1) < 0.005 && Math.abs(crop.width / crop.height - 1) > 0.05;
+}
+
 export const itemRules: readonly Rule[] = [
   offCanvas,
   covered,
@@ -344,4 +371,5 @@ export const itemRules: readonly Rule[] = [
   cutStroke,
   strokeScaled,
   pictureEnlarged,
+  pictureSqueezed,
 ];
