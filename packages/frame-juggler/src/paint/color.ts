@@ -103,6 +103,8 @@ function unknownColor(call: string, option: string, value: unknown): never {
 }
 
 function colorHint(option: string, value: unknown): string {
+  if (value === null || value === false)
+    return `${option}: ${option === 'fill' || option === 'stroke' ? "'none'" : "'transparent'"} paints nothing`;
   if (typeof value === 'number') {
     if (Number.isInteger(value) && value > 255 && value <= 0xffffff)
       return `did you mean "#${value.toString(16).padStart(6, '0')}"?`;
