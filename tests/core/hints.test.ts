@@ -75,6 +75,7 @@ test.each<[string, (canvas: Loose, moment: Loose) => unknown, string]>([
   ['the size', (canvas) => Object.assign(canvas, { width: 800 }), ownSize],
   ['the style', ({ style }) => Object.assign(style, { fill: 'teal' }), `${between} fill })`],
   ['the style of a shape', ({ circle }) => Object.assign(circle, { lineWidth: 2 }), `${between} stroke })`],
+  ['what a call returns', (canvas) => (canvas as Record<string, (o: object) => Loose>).circle({ at: [4, 4], radius: 2 }).fill, 'a call of the canvas returns nothing that .fill could stand behind: options go between its parentheses'],
   ['a number that is called', (_, moment) => (moment.frame as () => void)(), 'frame is no call: leave its parentheses out'],
   ['a size that is called', (canvas) => (canvas as Record<string, () => void>).width(), 'width is no call: leave its parentheses out'],
 ])('%s cannot be set or called, and the reason says what to do', async (_, paint, hint) => {

@@ -62,17 +62,20 @@ export function hintForCall({ message }: TypeError): string | undefined {
 
 /** What would be right where a value was called, or something was set that can only be read. */
 function hintForValue({ message }: TypeError, { moment, sketch }: Stop): string | undefined {
-  const [, called] = /(?:^|\.)(\w+) is not a function/.exec(message) ?? [];
-  if (called !== undefined && moment.includes(called)) return `${called} is no call: leave its parentheses out`;
-  const [, set] =
-    /(?:read only property|Cannot set property|setting getter-only property) ['"]?(\w+)/.exec(message) ?? [];
+  const named = (pattern: RegExp): string => pattern.exec(message)?.[1] ?? '';
+  const called = named(/(?:^|\.)(\w+) is not a function/);
+  if (moment.includes(called)) return `${called} is no call: leave its parentheses out`;
+  const set = named(/(?:read only property|Cannot set property|setting getter-only property) ['"]?(\w+)/);
   if (set === 'width' || set === 'height')
     return "the size is the sketch's own: defineSketch({ canvas: { width: 640, height: 360 } })";
-  if (set !== undefined && Object.hasOwn(sketch.dials, set))
+  if (Object.hasOwn(sketch.dials, set))
     return `${set} can only be read: what changes from frame to frame is kept in the state`;
-  const [, added] = /Cannot add property (\w+)|can't define property "(\w+)"/.exec(message) ?? [];
-  const styled = added === undefined ? undefined : kinOf(added, ['style']);
-  return styled && `a call takes what it is drawn with between its parentheses: canvas.${styled}`;
+  const added = kinOf(named(/(?:Cannot add property |can't define property ")(\w+)/), ['style']);
+  if (added !== undefined) return `a call takes what it is drawn with between its parentheses: canvas.${added}`;
+  const read = named(/of undefined \(reading '(\w+)'\)/);
+  return kinOf(read, ['style']) === undefined
+    ? undefined
+    : `a call of the canvas returns nothing that .${read} could stand behind: options go between its parentheses`;
 }
 
 /** What there is in pages alone. */

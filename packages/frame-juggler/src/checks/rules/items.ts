@@ -354,6 +354,8 @@ const pictureSqueezed: Rule = {
 function isSqueezed(fill: SeenItem['item']['fill']): boolean {
   if (typeof fill !== 'object' || fill.type !== 'picture') return false;
   const { crop, transform } = fill;
+  // A row of colors has no proportions to keep.
+  if (Math.min(crop.width, crop.height) <= 1) return false;
   const across = hypot(transform[0], transform[1]) * crop.width;
   const down = hypot(transform[2], transform[3]) * crop.height;
   return Math.abs(across / down - 1) < 0.005 && Math.abs(crop.width / crop.height - 1) > 0.05;
