@@ -9,6 +9,7 @@ import {
   type Canvas,
   type Moment,
 } from '../../packages/frame-juggler/src/index.ts';
+import { makers } from '../../packages/frame-juggler/src/sketch/hints.ts';
 import { libraryNames } from '../../packages/frame-juggler/src/sketch/library-names.ts';
 
 /** What a paint that runs into the engine itself is told: the reason, without the place. */
@@ -102,6 +103,9 @@ test.each([
 
 test('the names that hints lead to are those that the library exports', () => {
   expect(libraryNames).toEqual(Object.keys(library).sort());
+  const callsOf = (maker: object): Set<string> => new Set(Object.keys(maker));
+  expect(callsOf(library.asset)).toEqual(new Set(makers.asset));
+  expect(callsOf(library.dial)).toEqual(new Set(makers.dial));
 });
 
 test('an error of the sketch itself gets no hint', async () => {

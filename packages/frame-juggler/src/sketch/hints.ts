@@ -1,8 +1,6 @@
 import { colorNames } from '../paint/color-names.ts';
 import { kinOf, nearest, suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
-import { asset } from './assets.ts';
-import { dial } from './dials.ts';
 import { libraryNames } from './library-names.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -45,8 +43,11 @@ const holders: Readonly<Record<string, string>> = {
   keys: "keys.down('a')",
 };
 
-/** The calls of those that sketches import. */
-const makers: Readonly<Record<string, object>> = { asset, dial };
+/** The calls of those that sketches import, as words: imported here, a page that needs none of them would hold them all. */
+export const makers: Readonly<Record<string, readonly string[]>> = {
+  asset: ['picture', 'font', 'json', 'table'],
+  dial: ['number', 'color', 'toggle', 'choice', 'text', 'point'],
+};
 
 /** What would be right where something was called that cannot be, or a file fetched by its name alone, which Node cannot. */
 export function hintForCall({ message }: TypeError): string | undefined {
@@ -54,7 +55,7 @@ export function hintForCall({ message }: TypeError): string | undefined {
   if (fetched !== undefined) return assetHint(fetched);
   // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
   const [, of, called] = /(?:(\w+)\)?\.)?(\w+)\)? is not a function/.exec(message) ?? [];
-  if (of !== undefined && Object.hasOwn(makers, of)) return suggest(called, Object.keys(makers[of]));
+  if (of !== undefined && Object.hasOwn(makers, of)) return suggest(called, makers[of]);
   return called !== undefined && Object.hasOwn(holders, called)
     ? `expected ${holders[called]} or another of its calls`
     : undefined;
