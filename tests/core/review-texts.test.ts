@@ -68,6 +68,11 @@ describe('what was probably not intended in a frame', () => {
       canvas.dot({ at: [9, 9] });
     }, []],
   ])('%s', (_, paint, expected) => expect(notes(paint)).toEqual(expected)); // prettier-ignore
+  test('an empty frame of a sketch that looks at pointer or keys may wait for them', () => {
+    const empty = record(() => undefined);
+    const [{ text }] = notesOnFrame(empty, empty, 4, true);
+    expect(text).toBe('nothing was drawn in frame 4; it may wait for the pointer or for keys');
+  });
   test('a paint that draws otherwise when it is called again', () => {
     expect(notes(boat, (canvas) => canvas.circle({ at: [21, 20], radius: 10 }))).toEqual([
       'paint draws frame 4 otherwise when it is called again; what changes belongs into step, or comes from random',

@@ -187,7 +187,8 @@ async function checkpointsOf(run: Run, read: Read): Promise<Checkpoints | undefi
 
 async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void> {
   try {
-    for (const { text } of notesOnFrame(await run.paint(), await run.paint(true), run.frame)) onNote(text);
+    const [painted, again] = [await run.paint(), await run.paint(true)];
+    for (const { text } of notesOnFrame(painted, again, run.frame, run.usesInput)) onNote(text);
   } catch (error) {
     // The file is there all the same.
     onNote(`paint fails when frame ${run.frame} is painted again: ${asSketchError(error).reason}`);

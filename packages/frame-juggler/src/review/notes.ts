@@ -20,8 +20,9 @@ export interface FrameNote {
  * characters that a font lacks.
  * @param painted the frame as it was painted first, and `again` as it was painted a second time
  * @param at its number
+ * @param usesInput whether the sketch looks at pointer or keys: an empty frame may wait for them
  */
-export function notesOnFrame(painted: Frame | undefined, again: Frame, at: number): FrameNote[] {
+export function notesOnFrame(painted: Frame | undefined, again: Frame, at: number, usesInput = false): FrameNote[] {
   givenFrame.read('notesOnFrame', 'again', again);
   const notes: FrameNote[] = [];
   const note = (text: string, source?: SourceLine): void => void notes.push({ text, source });
@@ -30,7 +31,8 @@ export function notesOnFrame(painted: Frame | undefined, again: Frame, at: numbe
       `paint draws frame ${at} otherwise when it is called again; what changes belongs into step, or comes from random`,
     );
   if (again.lacking.length > 0) note(`the font has no ${again.lacking.map((one) => `“${one}”`).join(', ')}`);
-  if (again.order.length === 0) note(`nothing was drawn in frame ${at}`);
+  if (again.order.length === 0)
+    note(`nothing was drawn in frame ${at}${usesInput ? '; it may wait for the pointer or for keys' : ''}`);
   else if (again.order.length <= maxItems) {
     const items = itemsInWords(again);
     if (items.every(({ hidden }) => hidden !== undefined))

@@ -6,5 +6,5 @@ export async function notesOn(playing: Playback): Promise<readonly FrameNote[]> 
   const { painted, frame: at } = playing;
   const again = await playing.trace();
   // Playing on, another frame may be at hand by now.
-  return at === playing.frame ? notesOnFrame(painted, again, at) : [];
+  return at === playing.frame ? notesOnFrame(painted, again, at, playing.usesInput) : [];
 }

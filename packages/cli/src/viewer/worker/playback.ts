@@ -244,6 +244,11 @@ export class Playback {
     });
   }
 
+  /** Whether the sketch has looked at pointer or keys. */
+  get usesInput(): boolean {
+    return this.run.usesInput;
+  }
+
   /** The frame at hand as it was painted first, if it is not forgotten. */
   get painted(): Frame | undefined {
     return this.kept.frame(this.target);
@@ -372,7 +377,7 @@ export class Playback {
       wish: this.heard,
       playing: isPlaying,
       reached: Math.max(0, run.frame),
-      usesInput: run.usesInput,
+      usesInput: this.usesInput,
       usesPointer: input.usesPointer,
       reproducible: run.reproducible,
     });
