@@ -31,7 +31,6 @@ let kept: Canvas | undefined;
 const places = { painted: 0, stepped: 0 };
 const stamp = picture(8, 8, (c) => c.circle({ at: [4, 4], radius: 3, fill: buoy }));
 const poster = picture(160, 160, (c) => c.circle({ at: [80, 80], radius: 60, fill: buoy }));
-
 const banner = picture(160, 90, (c) => c.circle({ at: [80, 45], radius: 30, fill: buoy }));
 
 export const mistakes: Readonly<Record<string, Pair>> = {

@@ -6,9 +6,9 @@ const lookedFor = /^(?:[_$@]|(?:toJSON|then)$)/;
 
 /**
  * Has a thing that sketches are handed refuse a name that is not there: in plain JavaScript a misspelt one is undefined,
- * and turns up later as a NaN, or as something that never happens, and one that is set does nothing. It is done by the thing's prototype, which engines
- * ask only once they have not found a name before: those that are there cost nothing. Only sketches are refused, not a
- * console or a test runner that looks at the thing; `in` tells without an error.
+ * and turns up later as a NaN, or as something that never happens; one that is set does nothing. It is done by the
+ * thing's prototype, which engines ask only once they have not found a name before: those that are there cost nothing.
+ * Only sketches are refused, not a console or a test runner that looks at the thing; `in` tells without an error.
  * @param what what sketches most likely call it, for the message
  * @param names those that are there; by default the thing's own
  * @param elsewhere where a name may be sought that is near none of them

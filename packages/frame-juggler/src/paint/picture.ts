@@ -33,7 +33,10 @@ export class Picture implements PictureData {
     readonly height: number,
     /** Red, green, blue and alpha of each pixel, 0 to 255, row by row from the top; not premultiplied. */
     readonly data: Uint8Array,
-  ) {}
+  ) {
+    // In plain JavaScript too: with another size the engine would read beyond the pixels.
+    for (const name of ['id', 'width', 'height', 'data']) Object.defineProperty(this, name, { writable: false });
+  }
 
   /** The color of the pixel that a point lies in, counted from the top left. @throws SketchError where there is none */
   colorAt(x: number, y: number): Color {

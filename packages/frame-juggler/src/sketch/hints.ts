@@ -54,7 +54,7 @@ export function hintForCall({ message }: TypeError): string | undefined {
   const [, fetched] = /^Failed to parse URL from (\S+)$/.exec(message) ?? [];
   if (fetched !== undefined) return assetHint(fetched);
   // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
-  const [, of, called] = /(?:(\w+)\)?\.)?(\w+)\)? is not a function/.exec(message) ?? [];
+  const [, of, called] = /(?:^|[.\s])(?:(\w+)\)?\.)?(\w+)\)? is not a function/.exec(message) ?? [];
   if (of !== undefined && Object.hasOwn(makers, of)) return suggest(called, makers[of]);
   return called !== undefined && Object.hasOwn(holders, called)
     ? `expected ${holders[called]} or another of its calls`
@@ -65,18 +65,17 @@ export function hintForCall({ message }: TypeError): string | undefined {
 function hintForValue({ message }: TypeError, { moment, sketch }: Stop): string | undefined {
   const named = (pattern: RegExp): string => pattern.exec(message)?.[1] ?? '';
   const called = named(/(?:^|\.)(\w+) is not a function/);
-  if (moment.includes(called)) return `${called} is no call: leave its parentheses out`;
-  const set = named(/(?:read only property|Cannot set property|setting getter-only property) ['"]?(\w+)/);
-  if (set === 'width' || set === 'height')
+  if (called !== 'noise' && moment.includes(called)) return `${called} is no call: leave its parentheses out`;
+  // Of all that sketches are handed, the canvas alone has getters for its size.
+  if (/(?:Cannot set|setting getter-only) property ["]?(?:width|height)\b/.test(message))
     return "the size is the sketch's own: defineSketch({ canvas: { width: 640, height: 360 } })";
+  if (/read only property '(?:width|height)' of object '#<Picture>'/.test(message))
+    return 'the size that it is drawn in is an option: canvas.picture(picture, { at: [100, 80], size: [60, 40] })';
+  const set = named(/(?:read only property|Cannot set property|setting getter-only property) ['"]?(\w+)/);
   if (Object.hasOwn(sketch.dials, set))
     return `${set} can only be read: what changes from frame to frame is kept in the state`;
   const added = kinOf(named(/(?:Cannot add property |can't define property ")(\w+)/), ['style']);
-  if (added !== undefined) return `a call takes what it is drawn with between its parentheses: canvas.${added}`;
-  const read = named(/of undefined \(reading '(\w+)'\)/);
-  return kinOf(read, ['style']) === undefined
-    ? undefined
-    : `a call of the canvas returns nothing that .${read} could stand behind: options go between its parentheses`;
+  return added && `a call takes what it is drawn with between its parentheses: canvas.${added}`;
 }
 
 /** What there is in pages alone. */
