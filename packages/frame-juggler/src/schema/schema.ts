@@ -79,11 +79,13 @@ export class Schema<T extends Table> {
    * @param table the options by name
    * @param example options that work, for the message where something else was passed
    * @param forms sets of names of which exactly one is to be given; a name that ends in `?` may be left out of its set
+   * @param remark what helps to choose among those sets, for the message where two are mixed
    */
   constructor(
     readonly table: T,
     readonly example: string,
     private readonly formNames: readonly (readonly string[])[] = [],
+    private readonly remark = '',
   ) {
     let bit = 1;
     for (const [name, given] of Object.entries(table)) {
@@ -108,7 +110,7 @@ export class Schema<T extends Table> {
 
   /** The same options and others beside them. */
   with<More extends Table>(more: More): Schema<T & More> {
-    return new Schema({ ...this.table, ...more }, this.example, this.formNames);
+    return new Schema({ ...this.table, ...more }, this.example, this.formNames, this.remark);
   }
 
   /** The names of the options. */
@@ -179,9 +181,10 @@ export class Schema<T extends Table> {
       count(form.allowed & given) > count(best.allowed & given) ? form : best,
     );
     const extra = given & this.inForms & ~meant.allowed;
+    const beside = meant.names.filter((name) => (this.entries.get(name)!.bit & given) !== 0);
     for (const { name, bit } of this.entries.values())
       if ((bit & extra) !== 0)
-        fail({ call, option: name, problem: `cannot go with ${inWords(meant.names)}`, expected: `give ${either}` });
+        fail({ call, option: name, problem: `cannot go with ${inWords(beside)}`, expected: `give ${either}${this.remark}` }); // prettier-ignore
     for (const { name, kind, bit } of this.entries.values())
       if ((bit & meant.needed & ~given) !== 0)
         fail({ call, option: name, problem: 'is missing', expected: `expected ${kind.words}; give ${either}` });
@@ -210,8 +213,9 @@ export function schemaOf<T extends Table>(
   table: T,
   example: string,
   forms?: readonly (readonly string[])[],
+  remark?: string,
 ): Schema<T> {
-  return new Schema(table, example, forms);
+  return new Schema(table, example, forms, remark);
 }
 
 /** Options without the names that have no value: for passing on options that may not have been given. */

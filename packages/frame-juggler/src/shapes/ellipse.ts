@@ -1,7 +1,7 @@
 import { bothOf, lengths, type Pair } from '../schema/point.ts';
 import { type Form, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable, boxForms, boxTable, placeBox } from './place.ts';
+import { anchorTable, boxForms, boxRemark, boxTable, placeBox } from './place.ts';
 
 const table = {
   ...boxTable,
@@ -17,7 +17,12 @@ export type EllipseOptions = (
 
 export const ellipse: ShapeKind<EllipseOptions> = {
   name: 'ellipse',
-  options: schemaOf({ ...table, ...anchorTable }, '{ at: [100, 80], size: [60, 40] }', [...boxForms, ['at', 'radii']]),
+  options: schemaOf(
+    { ...table, ...anchorTable },
+    '{ at: [100, 80], size: [60, 40] }',
+    [...boxForms, ['at', 'radii']],
+    boxRemark,
+  ),
   outline(given, path, _call, surroundings) {
     const radii = given.radii === undefined ? undefined : bothOf(given.radii);
     const size: Pair | undefined = radii && [2 * radii[0], 2 * radii[1]];

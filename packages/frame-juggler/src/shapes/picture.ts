@@ -7,7 +7,7 @@ import { convertedLater, toggle } from '../schema/kind.ts';
 import { point, xOf, yOf } from '../schema/point.ts';
 import { type Form, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Outline, Surroundings } from './kind.ts';
-import { anchorTable, boxTable, placeBox } from './place.ts';
+import { anchorTable, boxRemark, boxTable, placeBox } from './place.ts';
 
 const cropTable = {
   /** One corner of the part, in the picture's pixels. */
@@ -42,6 +42,7 @@ export const pictureOptions = schemaOf(
     ['at', 'size?'],
     ['from', 'to'],
   ],
+  boxRemark,
 );
 const call = 'picture';
 

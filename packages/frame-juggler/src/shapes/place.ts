@@ -76,6 +76,8 @@ export const boxForms = [
   ['at', 'size'],
   ['from', 'to'],
 ] as const;
+/** For those who mix them: a corner and a size. */
+export const boxRemark = " (at is the middle, or with anchor: 'top-left' that corner)";
 /** Options of a box given by its place and size, or by two opposite corners. */
 export type BoxOptions = (Form<BoxTable, 'at' | 'size'> | Form<BoxTable, 'from' | 'to'>) & Options<typeof anchorTable>;
 

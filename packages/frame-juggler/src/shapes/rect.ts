@@ -2,7 +2,7 @@ import type { PathWriter } from '../geometry/path-writer.ts';
 import { kindOf, length } from '../schema/kind.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable, boxForms, boxTable, placeBox, type BoxOptions, type Placed } from './place.ts';
+import { anchorTable, boxForms, boxRemark, boxTable, placeBox, type BoxOptions, type Placed } from './place.ts';
 
 type Corners = readonly [number, number, number, number];
 
@@ -21,7 +21,12 @@ export type RectOptions = BoxOptions & Options<typeof table>;
 
 export const rect: ShapeKind<RectOptions> = {
   name: 'rect',
-  options: schemaOf({ ...boxTable, ...anchorTable, ...table }, '{ at: [100, 80], size: [60, 40] }', boxForms),
+  options: schemaOf(
+    { ...boxTable, ...anchorTable, ...table },
+    '{ at: [100, 80], size: [60, 40] }',
+    boxForms,
+    boxRemark,
+  ),
   outline(given, path, _call, surroundings) {
     const placed = placeBox(given, surroundings);
     const { x, y, width, height, pin } = placed;
