@@ -27,9 +27,11 @@ test('pointer and keys follow the events, frame by frame', async () => {
   const events: Record<number, InputEvent[]> = {
     1: [{ type: 'move', at: [10, 20] }, { type: 'press' }, { type: 'keydown', key: 'A' }],
     3: [{ type: 'release' }, { type: 'leave' }, { type: 'keyup', key: 'a' }],
+    // A tap of a finger and of a key, both shorter than a frame.
+    5: [{ type: 'move', at: [30, 40] }, { type: 'press' }, { type: 'keydown', key: 'a' }, { type: 'keyup', key: 'a' }, { type: 'release' }, { type: 'leave' }], // prettier-ignore
   };
   const run = new Run(sketch, { input: () => from(events) });
-  for (let frame = 0; frame < 5; frame++) {
+  for (let frame = 0; frame < 7; frame++) {
     await run.goTo(frame);
     await run.paint();
   }
@@ -37,8 +39,10 @@ test('pointer and keys follow the events, frame by frame', async () => {
     [-640, -360, false, false, false, false, false, false, false],
     [10, 20, true, true, true, false, true, true, false],
     [10, 20, true, true, false, false, true, false, false],
-    [10, 20, false, false, false, true, false, false, true],
+    [10, 20, true, false, false, true, false, false, true],
     [10, 20, false, false, false, false, false, false, false],
+    [30, 40, true, true, true, true, true, true, true],
+    [30, 40, false, false, false, false, false, false, false],
   ]);
 });
 

@@ -8,10 +8,12 @@ import { until, ViewerPage } from './viewer.ts';
  */
 const sketchOf = (body: string, more = ''): string => `import { defineSketch, dial } from 'frame-juggler';
 export default defineSketch({ title: 'Told', canvas: { width: 400, height: 200 }, frameRate: 30, ${more}
-  paint(canvas, moment) { (globalThis as any).told = ${body}; } });
+  paint(canvas, moment, state: any) { (globalThis as any).told = ${body}; } });
 `;
 const sketches = {
   'finger.ts': sketchOf('{ x: moment.pointer.x, y: moment.pointer.y, inside: moment.pointer.inside, down: moment.pointer.down }'),
+  'bell.ts': sketchOf("(canvas.circle({ at: [200, 100], radius: 60, label: 'bell' }), state.rung)", `start: () => ({ rung: 0 }),
+    step(state, { pointer }) { if (pointer.justReleased && pointer.over('bell')) state.rung += 1; },`),
   'keys.ts': sketchOf("{ held: ['ArrowUp', 'k', 'j'].filter((key) => moment.keys.down(key)) }"),
   'dials.ts': sketchOf('{ ...moment.dials }', `dials: {
     mast: dial.number(3), sail: dial.color('#ff8800'), storm: dial.toggle(true), berth: dial.choice(['north', 'south']),
@@ -61,6 +63,16 @@ describe('a finger', () => {
       expect(await touchActionOf(page)).toBe('none');
     }));
 });
+
+test('a tap rings what it is let go over, however short it is', () =>
+  playing('bell.ts', async (page, told) => {
+    await until(told, 0);
+    await page.locator('#canvas').tap();
+    await until(told, 1);
+    await page.locator('#canvas').tap({ position: { x: 5, y: 5 } });
+    await page.locator('#canvas').tap();
+    await until(told, 2);
+  }));
 
 describe('keys', () => {
   test('are held until they are let go or the window loses them; the canvas can still be scrolled', () =>

@@ -65,9 +65,9 @@ export interface Pointer {
   readonly x: number;
   /** The same, in y. */
   readonly y: number;
-  /** Whether it is over the canvas. */
+  /** Whether it is over the canvas, or was pressed there and is still held; of a finger, up to the frame it is lifted in. */
   readonly inside: boolean;
-  /** Whether it is pressed. */
+  /** Whether it is held down. A click that is shorter than a frame is down for one. */
   readonly down: boolean;
   /** Whether it was pressed since the frame before. */
   readonly justPressed: boolean;
@@ -82,7 +82,7 @@ export interface Pointer {
  * in UI Events (`ArrowLeft`, `Enter`); another name for one of those, such as `left`, is an error.
  */
 export interface Keys {
-  /** Whether it is held down. */
+  /** Whether it is held down. One pressed for less than a frame is down for one. */
   down(key: string): boolean;
   /** Whether it was pressed since the frame before. */
   justPressed(key: string): boolean;
@@ -103,12 +103,18 @@ type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
 /** Pointer and keys of one run: one object each. A sketch may keep them, since they always describe the current frame. */
 export class Input {
   private readonly live: Changing<Pointer>;
+  /** As of the last event; a frame is told of a tap within it, too. */
+  private pointerHeld = false;
+  private pointerWithin = false;
   private readonly keysDown = new Set<string>();
   private readonly keysPressed = new Set<string>();
   private readonly keysReleased = new Set<string>();
   private readonly outside: { readonly x: number; readonly y: number };
   private readonly liveKeys = asKeys<Changing<Keys>>({
-    down: (key) => this.keysDown.has(askedKey('keys.down', key)),
+    down: (key) => {
+      const asked = askedKey('keys.down', key);
+      return this.keysDown.has(asked) || this.keysPressed.has(asked);
+    },
     justPressed: (key) => this.keysPressed.has(askedKey('keys.justPressed', key)),
     justReleased: (key) => this.keysReleased.has(askedKey('keys.justReleased', key)),
     typed: '',
@@ -148,12 +154,16 @@ export class Input {
   /** Advances to a frame. In frame 0 nothing counts as just pressed, because there is no frame before it. */
   begin(frame: number, events: readonly InputEvent[]): void {
     if (frame === 0) {
-      Object.assign(this.live, this.outside, { inside: false, down: false });
+      Object.assign(this.live, this.outside);
+      this.pointerHeld = this.pointerWithin = false;
       this.keysDown.clear();
     }
     this.forgetJust();
     for (const event of events) this.apply(event);
     if (frame === 0) this.forgetJust();
+    const { live } = this;
+    live.down = this.pointerHeld || live.justPressed;
+    live.inside = this.pointerWithin || live.justPressed || live.justReleased;
   }
 
   private apply(event: InputEvent): void {
@@ -161,16 +171,16 @@ export class Input {
     switch (event.type) {
       case 'move':
         [live.x, live.y] = pair.read('input', 'at', event.at);
-        live.inside = true;
+        this.pointerWithin = true;
         break;
       case 'leave':
-        live.inside = false;
+        this.pointerWithin = false;
         break;
       case 'press':
-        live.down = live.justPressed = true;
+        this.pointerHeld = live.justPressed = true;
         break;
       case 'release':
-        live.down = false;
+        this.pointerHeld = false;
         live.justReleased = true;
         break;
       case 'keydown': {
