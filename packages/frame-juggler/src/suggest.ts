@@ -63,6 +63,8 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   toCanvas: { '[canvas.width / 2, canvas.height / 2]': 'center middle' },
   clear: { clear: 'background wipe clearRect' },
   dot: { dot: 'point pixel' },
+  circle: { 'circle, or another of its own calls': 'getContext context ctx' },
+  group: { 'group({ clip })': 'clip mask' },
   rect: { rect: 'square rectangle box fillRect strokeRect' },
   ellipse: { ellipse: 'oval' },
   polygon: { polygon: 'hexagon pentagon octagon' },

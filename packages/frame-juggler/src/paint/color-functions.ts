@@ -132,6 +132,13 @@ export const colorSpaces: Readonly<Record<string, ColorFunction>> = {
   'xyz-d65': inUnits(xyzToRgb, rgbToXyz, 'xyz'),
 };
 
+/** How a color function is written: `hsl(h s% l%)`, for the messages. */
+export function formOf(name: string): string {
+  const { names, channels } = rowOf(colorFunctions, name)!;
+  const sign = ({ whole, divisor, max }: Channel): string => (divisor === 100 || max === whole ? '%' : '');
+  return `${name}(${channels.map((channel, i) => names[i] + sign(channel)).join(' ')})`;
+}
+
 /** A row of a table by name; undefined if it has none of that name. */
 export function rowOf(table: Readonly<Record<string, ColorFunction>>, name: string): ColorFunction | undefined {
   return Object.hasOwn(table, name) ? table[name] : undefined;

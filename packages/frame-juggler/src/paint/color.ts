@@ -1,6 +1,7 @@
 import { fail, show } from '../error.ts';
 import { nearest } from '../suggest.ts';
 import { between, convertedLater, finite, fraction, listOf, missing } from '../schema/kind.ts';
+import { colorFunctions, formOf } from './color-functions.ts';
 import { colorNames } from './color-names.ts';
 import { fromPolar, hslToRgb, oklabToRgb, type Channels } from './color-space.ts';
 import { parseCssColor } from './css-color.ts';
@@ -116,7 +117,12 @@ function colorHint(option: string, value: unknown): string {
   if (typeof value === 'object' && value !== null && ('stops' in value || 'picture' in value))
     return 'a gradient or a pattern fills shapes: canvas.rect({ from: [0, 0], to: [width, height], fill: … })';
   if (typeof value === 'string') {
+    if (value.includes('undefined')) return 'a part of it is undefined; is a name misspelt?';
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
+    if (value.startsWith('#')) return 'expected "#" and 3 or 6 digits of 0 to 9 and a to f, or 4 or 8 with alpha';
+    const [, called] = /^(\w+?)a?\s*\(/.exec(value.toLowerCase()) ?? [];
+    const meant = called && nearest(called, Object.keys(colorFunctions), 1);
+    if (meant) return `expected "${formOf(meant)}", or "${formOf(meant).replace(')', ' / alpha)')}"`;
     const near = nearest(value.trim(), [...colorNames.keys(), 'transparent']);
     if (near !== undefined) return `did you mean ${show(near)}?`;
   }
