@@ -47,6 +47,7 @@ import {
   restyle,
   restyleGroup,
   styleTable,
+  isStroked,
   writeLook,
   type Style,
   type StyleOptions,
@@ -504,9 +505,11 @@ export class Canvas {
     const { at, anchor, maxWidth } = options;
     const pin: Pair = [xOf(at), yOf(at)];
     const { anchor: _anchor, ...given } = options;
-    const item = this.put(call, { inside: true, pin }, writer.path.length, given, this.lookOf(call, options));
+    const look = this.lookOf(call, options);
+    const item = this.put(call, { inside: true, pin }, writer.path.length, given, look);
     writer.setName('text', item, string);
-    texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up: this.surroundings.up } });
+    const { up } = this.surroundings;
+    texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up, united: isStroked(look) } });
     for (const need of needsOf(string, style, maxWidth)) needs.add(need);
   }
 

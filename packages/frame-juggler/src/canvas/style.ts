@@ -161,6 +161,11 @@ function strokePaint(stroke: StrokeStyle, fill: Fill | undefined, inside: boolea
   return fill === undefined || stroke.wanted ? black : undefined;
 }
 
+/** Whether a shape with an inside has an outline drawn around it. */
+export function isStroked({ stroke, fill }: Style): boolean {
+  return strokePaint(stroke, fill, true) !== undefined;
+}
+
 /**
  * Writes how an item looks.
  * @param picture what fills it in place of its look's own fill

@@ -238,7 +238,7 @@ export function noteLacking(log: PaintLog): void {
     if (call.textStyle === undefined) continue;
     const [string, style] = [String(call.given[0]), call.textStyle];
     const { layOut, means } = lettering(needsOf(string, style, undefined));
-    call.lacking = layOut({ string, pin: [0, 0], style, anchor: undefined, maxWidth: undefined, up: false }, means).lacking; // prettier-ignore
+    call.lacking = layOut({ string, pin: [0, 0], style, anchor: undefined, maxWidth: undefined, up: false, united: false }, means).lacking; // prettier-ignore
   }
 }
 

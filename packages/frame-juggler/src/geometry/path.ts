@@ -225,7 +225,7 @@ function isAlong(angle: number, start: number, sweep: number): boolean {
 }
 
 /** The real roots of a·t² + b·t + c. */
-function roots(a: number, b: number, c: number): number[] {
+export function roots(a: number, b: number, c: number): number[] {
   if (Math.abs(a) < 1e-12 * (Math.abs(b) + Math.abs(c))) return b === 0 ? [] : [-c / b];
   const inside = b * b - 4 * a * c;
   if (!(inside >= 0)) return [];

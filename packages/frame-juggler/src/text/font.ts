@@ -9,6 +9,8 @@ export type OwnWeight = 'regular' | 'bold';
 export interface SetLine {
   readonly advance: number;
   readonly path: Path;
+  /** The same with the parts of each letter made one, where they overlap; made when it is first asked for. */
+  united(): Path;
   /** The winding direction of its letters; 0 where they may overlap. */
   readonly winding: Winding;
   /** How far its outlines extend above and below the baseline. */

@@ -25,6 +25,8 @@ export interface TextSetting {
   readonly maxWidth: number | undefined;
   /** Whether y grows upwards. Text stands upright either way. */
   readonly up: boolean;
+  /** Whether the parts of its letters are made one where they overlap: a pen would show where they do. */
+  readonly united: boolean;
 }
 
 /** A text after layout. */
@@ -43,7 +45,7 @@ export interface TextBlock {
 
 /** Lays out a text: breaks it into lines, and makes its outline. */
 export function layOut(setting: TextSetting, means: Means): TextBlock {
-  const { pin, style, anchor, up } = setting;
+  const { pin, style, anchor, up, united } = setting;
   const { size } = style;
   const lines = linesOf(setting, means);
   const widths = lines.map(({ set }) => set.advance * size);
@@ -58,7 +60,7 @@ export function layOut(setting: TextSetting, means: Means): TextBlock {
   lines.forEach(({ set }, index) => {
     const x = pin[0] - ax * width + align * (width - widths[index]);
     const below = capHeight + index * leading - ay * height;
-    addPlaced(path, set.path, x, pin[1] + (up ? -below : below), size, up ? -size : size);
+    addPlaced(path, united ? set.united() : set.path, x, pin[1] + (up ? -below : below), size, up ? -size : size);
   });
   const set = lines.map((line) => line.set);
   return {

@@ -32,7 +32,7 @@ export function measureText(string: string | number, options: MeasureOptions = {
   const call = 'measureText';
   const written = readString(call, string);
   measureOptions.check(call, options);
-  const { width, height, path, lines } = set(written, [0, 0], options);
+  const { width, height, path, lines } = set(written, [0, 0], options, false);
   return { width, height, ink: pathBox(path), lines };
 }
 
@@ -44,12 +44,12 @@ export function textOutline(string: string | number, options: TextOptions): stri
   const call = 'textOutline';
   const written = readString(call, string);
   textOptions.check(call, options);
-  return pathData(set(written, options.at, options).path);
+  return pathData(set(written, options.at, options, true).path);
 }
 
-function set(string: string, at: Point, options: MeasureOptions): TextBlock {
+function set(string: string, at: Point, options: MeasureOptions, united: boolean): TextBlock {
   const style = restyleText(initialTextStyle, options);
   const { anchor, maxWidth } = options;
   const { layOut, means } = lettering(needsOf(string, style, maxWidth));
-  return layOut({ string, pin: pairOf(at), style, anchor, maxWidth, up: false }, means);
+  return layOut({ string, pin: pairOf(at), style, anchor, maxWidth, up: false, united }, means);
 }

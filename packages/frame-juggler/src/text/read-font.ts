@@ -1,6 +1,7 @@
 import type * as fontkit from 'fontkit';
 import { fail, show } from '../error.ts';
-import { close, cubic, isFinitePath, line, move, quad } from '../geometry/path.ts';
+import { addPlaced, close, cubic, isFinitePath, line, move, quad, type Path } from '../geometry/path.ts';
+import { unitedPath } from '../geometry/united.ts';
 import { drawsNothing, withoutUndrawn } from './characters.ts';
 import { Font, type SetLine } from './font.ts';
 import { glyphShape, lineWinding, type GlyphShape, type PlacedGlyph } from './winding.ts';
@@ -43,6 +44,8 @@ interface OpenedFont {
   /** The glyphs that a glyph of several colors is made of; undefined where the font has none such. */
   readonly layers: ReadonlyMap<number, readonly number[]> | undefined;
   readonly shapes: Map<number, GlyphShape>;
+  /** Outlines without the lines at which their parts overlap, by glyph. */
+  readonly united: Map<number, Path>;
 }
 
 /** What the package's types leave out: the font's directory, and its table of colored glyphs. */
@@ -67,7 +70,7 @@ function open(bytes: Uint8Array, openFont: OpenFont): OpenedFont {
     // A part of a font may be without that letter.
     const capHeight = (Number.isFinite(maxY) && maxY > 0 ? maxY : font.capHeight) / em;
     if (!(em > 0) || !Number.isFinite(capHeight)) throw new Error('its measures are no numbers');
-    return { font, em, capHeight, layers, shapes: new Map() };
+    return { font, em, capHeight, layers, shapes: new Map(), united: new Map() };
   } catch (cause) {
     if (cause instanceof PicturesOnly) throw cause;
     throw new Error('it is not a font that can be read: expected TTF, OTF, WOFF or WOFF2', { cause });
@@ -100,6 +103,7 @@ function setLine(opened: OpenedFont, text: string, rightToLeft: boolean): Omit<S
   const { glyphs, positions } = font.layout(text, undefined, undefined, undefined, rightToLeft ? 'rtl' : 'ltr');
   const path: number[] = [];
   const placed: PlacedGlyph[] = [];
+  let united: Path | undefined;
   let [pen, top, bottom] = [0, 0, 0];
   for (const [index, glyph] of glyphs.entries()) {
     const { xAdvance, xOffset, yOffset } = positions[index];
@@ -112,7 +116,14 @@ function setLine(opened: OpenedFont, text: string, rightToLeft: boolean): Omit<S
     pen += xAdvance;
   }
   if (!Number.isFinite(pen) || !isFinitePath(path)) throw new Error('a glyph has coordinates that are not finite');
-  return { advance: pen / em, path, winding: lineWinding(placed), top, bottom };
+  return {
+    advance: pen / em,
+    path,
+    united: () => (united ??= placed.flatMap(({ x, y }, i) => unitedGlyph(glyphs[i], opened, x, y))),
+    winding: lineWinding(placed),
+    top,
+    bottom,
+  };
 }
 
 function shapeOf(glyph: fontkit.Glyph, opened: OpenedFont): GlyphShape {
@@ -123,6 +134,20 @@ function shapeOf(glyph: fontkit.Glyph, opened: OpenedFont): GlyphShape {
     opened.shapes.set(glyph.id, (shape = glyphShape(path)));
   }
   return shape;
+}
+
+/** A glyph's outline at a place, the glyph's parts made one. */
+function unitedGlyph(glyph: fontkit.Glyph, opened: OpenedFont, x: number, y: number): number[] {
+  let united = opened.united.get(glyph.id);
+  if (united === undefined) {
+    const own: number[] = [];
+    addGlyph(own, glyph, opened, 0, 0);
+    united = shapeOf(glyph, opened).winding === 0 ? unitedPath(own) : own;
+    opened.united.set(glyph.id, united);
+  }
+  const path: number[] = [];
+  addPlaced(path, united, x, y, 1, 1);
+  return path;
 }
 
 const hasOutline = (glyph: fontkit.Glyph, opened: OpenedFont): boolean => shapeOf(glyph, opened).box !== undefined;

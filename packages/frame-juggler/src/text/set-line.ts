@@ -1,4 +1,4 @@
-import { addPlaced } from '../geometry/path.ts';
+import { addPlaced, type Path } from '../geometry/path.ts';
 import { clustersOf, drawsNothing, isLatin, scriptOf } from './characters.ts';
 import type { DirectedRun } from './directions.ts';
 import type { Font, SetLine } from './font.ts';
@@ -10,15 +10,19 @@ export function setRuns(runs: readonly DirectedRun[], fonts: readonly Font[]): S
     return rightToLeft ? ofOneFont.reverse() : ofOneFont;
   });
   if (parts.length === 1) return parts[0];
-  const path: number[] = [];
-  let advance = 0;
-  for (const part of parts) {
-    addPlaced(path, part.path, advance, 0, 1, 1);
-    advance += part.advance;
-  }
+  const joined = (pathOf: (part: SetLine) => Path): Path => {
+    const path: number[] = [];
+    let advance = 0;
+    for (const part of parts) {
+      addPlaced(path, pathOf(part), advance, 0, 1, 1);
+      advance += part.advance;
+    }
+    return path;
+  };
   return {
-    advance,
-    path,
+    advance: parts.reduce((sum, part) => sum + part.advance, 0),
+    path: joined((part) => part.path),
+    united: () => joined((part) => part.united()),
     // Parts may overlap.
     winding: 0,
     top: Math.min(0, ...parts.map(({ top }) => top)),
