@@ -6,6 +6,7 @@ import {
   dial,
   gray,
   linearGradient,
+  radialGradient,
   rgb,
   defineSketch,
   rules,
@@ -175,6 +176,17 @@ describe('a mistake is found', () => {
       });
       canvas.circle({ at: [200, 90], radius: 20, fill: '#24506a' });
     }, 'unused-transform: nothing is drawn after this rotate'],
+    ['in a gradient of fractions about the middle of its shape', (canvas) => {
+      const fill = linearGradient({ from: [0, 0], to: [1, 0], stops: ['#24506a', '#f1b64e'] });
+      canvas.group({ translate: [160, 90] }, () => canvas.rect({ at: [0, 0], size: 60, fill }));
+    }, 'fractions: the rect has a gradient no longer than one unit'],
+    ['in a gradient that ends left of its shape', (canvas) => {
+      const fill = radialGradient({ at: [60, 90], radius: 40, stops: ['#24506a', '#f1b64e'] });
+      canvas.rect({ at: [200, 90], size: 60, fill });
+    }, 'flat-gradient: the rect lies wholly beyond the ends of the gradient'],
+    ['in green flashes over a third', (canvas, { frame }) =>
+      canvas.rect({ from: [0, 0], to: [110, 180], fill: frame % 8 < 4 ? '#00a000' : '#000000' }),
+      'flashing: from frame 0 on more than a quarter of the picture flashes more than three times within a second'],
   ])('%s', async (_, paint, found) => {
     expect(await foundIn(paint)).toEqual([found]);
   }); // prettier-ignore
@@ -246,6 +258,14 @@ describe('nothing is found', () => {
       canvas.translate([20, 0]);
       if (pointer.down) canvas.circle({ at: [180, 90], radius: 30, fill: '#24506a' });
     }],
+    ['in flashes over a fifth', (canvas, { frame }) =>
+      canvas.rect({ from: [0, 0], to: [64, 180], fill: frame % 8 < 4 ? '#00a000' : '#000000' })],
+    ['in flashes of a blue that is nearly as dark as black, and of two that are both bright', (canvas, { frame }) => {
+      canvas.rect({ from: [0, 0], to: [160, 180], fill: frame % 8 < 4 ? '#0000ff' : '#000000' });
+      canvas.rect({ from: [160, 0], to: [320, 180], fill: frame % 8 < 4 ? '#ffffff' : '#eeeeee' });
+    }],
+    ['in three flashes within a second', (canvas, { frame }) =>
+      canvas.rect({ from: [0, 0], to: [320, 180], fill: frame % 24 < 12 ? '#00a000' : '#000000' })],
     ['in words that only sound like a missing value', (canvas) =>
       canvas.text('Nullarbor: undefinedness, nan bread', { at: [160, 90], size: 14, fill: '#1b2f3a' })],
   ])('%s', async (_, paint, carry = 0) => {
