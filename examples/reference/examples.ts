@@ -392,12 +392,12 @@ export const examples: Readonly<Record<string, (canvas: Canvas, moment: Moment) 
   maths(canvas) {
     for (let x = 0; x < 320; x += 2) canvas.dot({ at: [x, 60 + 40 * maths.sin(x / 30)], size: 3, fill: '#24506a' });
   },
-  scenes(canvas) {
+  scenes(canvas, moment) {
     const show = scenes([
       { duration: 2, paint: (own) => own.rect({ from: [0, 0], to: [320, 120], fill: '#24506a' }) },
       { duration: 2, fade: 1, paint: (own) => own.rect({ from: [0, 0], to: [320, 120], fill: '#f1b64e' }) },
     ]);
-    show.paint(canvas, 1.5); // half way in the fade
+    show.paint(canvas, { ...moment, seconds: 1.5 }); // half way in the fade
   },
   seededRandom(canvas) {
     const random = seededRandom('gulls');

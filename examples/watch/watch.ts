@@ -63,7 +63,7 @@ export default defineSketch({
     scenes([
       { duration: 1, paint: from },
       { duration: 10, fade: 1, paint: to },
-    ]).paint(canvas, Math.min(state.since, 8));
+    ]).paint(canvas, { ...moment, seconds: Math.min(state.since, 8) });
     if (pointer.inside) ring(canvas, aim(pointer, seconds), state.night);
   },
 });

@@ -82,7 +82,8 @@ export function sketchOfLines(lines: string, info: string, names: readonly strin
       `const ${name}\\b|const \\{[^}]*\\b${name}\\b|\\(\\{[^)]*\\b${name}\\b(?!\\.)[^)]*\\}|\\b${name}:`,
     ).test(lines);
   const told = moment.filter(isTold);
-  const given = told.length === 0 ? '' : `, { ${told.join(', ')} }`;
+  const taken = told.length === 0 ? '' : `, { ${told.join(', ')} }`;
+  const given = /\bmoment\b/.test(lines) ? ', moment' : taken;
   const body = lines.replaceAll(/^(?=.)/gm, '    ');
   return `import { ${['defineSketch', ...used].join(', ')} } from 'frame-juggler';
 

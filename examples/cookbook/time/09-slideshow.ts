@@ -21,5 +21,5 @@ const day = scenes([
 export default defineSketch({
   canvas: { width: 320, height: 200 },
   duration: day.duration,
-  paint: (canvas, { seconds }) => day.paint(canvas, seconds),
+  paint: day.paint,
 });
