@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { mistakes } from '../../examples/mistakes/mistakes.ts';
 import {
   checkSketch,
+  describeFrame,
   dial,
   gray,
   linearGradient,
@@ -48,6 +49,18 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     // Some are of no one line.
     if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
     else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused', 'milliseconds']).toContain(name);
+  });
+  test('names its items by the numbers that an explanation gives them', async () => {
+    const { findings } = await check(mistake, false);
+    for (const { line, frame = 0, items = [] } of findings) {
+      const run = new Run(mistake);
+      await run.goTo(frame);
+      const drawn = describeFrame(await run.paint(true)).items;
+      const lines = items.map((item) => drawn.find(({ number }) => number === item)?.source?.line);
+      // A leak is mended where it begins, and seen in what comes later.
+      if (line === undefined || name === 'leak') expect(lines).not.toContain(undefined);
+      else expect(lines).toEqual(items.map(() => line.line));
+    }
   });
   test('is quiet once it is cured', async () => {
     expect((await check(cured, name === 'too-slow')).findings).toEqual([]);
