@@ -66,7 +66,9 @@ describe('in the viewer', () => {
     await viewer.button('Stop recording').click();
     for (let i = 0; i < 100 && !existsSync(file('hook.input.json')); i++) await page.waitForTimeout(50);
     await until(async () => page.textContent('#notice'), 'Input kept in hook.input.json');
-    const live = await told();
+    // A frame of the run before may have come first.
+    const all = await told();
+    const live = all.slice(Math.max(0, all.findLastIndex(([frame], i) => i > 0 && frame < all[i - 1][0])));
     // Where the pointer was put is where the sketch found it.
     expect(live.some(([, x, y, , down, , over]) => Math.abs(x - 10) < 0.1 && Math.abs(y - 5) < 0.1 && down && over)).toBe(true);
     expect(live.filter(([, , , , , just]) => just)).toHaveLength(1);
