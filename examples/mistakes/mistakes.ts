@@ -788,6 +788,25 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'smeared-text': {
+    mistake: defineSketch({
+      canvas,
+      carry: 0.9,
+      paint(canvas, { frame, seconds }) {
+        canvas.circle({ at: [40 + 60 * seconds, 60], radius: 12, fill: buoy });
+        canvas.text(`${frame} waves`, { at: [160, 140], size: 24, fill: deep }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      carry: 0.9,
+      paint(canvas, { frame, seconds }) {
+        canvas.circle({ at: [40 + 60 * seconds, 60], radius: 12, fill: buoy });
+        canvas.rect({ at: [160, 140], size: [150, 36], fill: foam });
+        canvas.text(`${frame} waves`, { at: [160, 140], size: 24, fill: deep });
+      },
+    }),
+  },
   unused: {
     mistake: defineSketch({
       canvas,

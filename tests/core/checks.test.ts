@@ -204,6 +204,13 @@ describe('a mistake is found', () => {
     expect(await foundIn(paint)).toEqual([found]);
   }); // prettier-ignore
 
+  test('in texts of a loop that change under a carry', async () => {
+    const found = await foundIn((canvas, { frame }) => {
+      for (const y of [40, 90, 140]) canvas.text(`${frame * y}`, { at: [160, y], size: 20, fill: '#1b2f3a' });
+    }, 0.9);
+    expect(found).toEqual(['smeared-text: with a carry of 0.9, 3 text items stand over what they said before']);
+  });
+
   test('in a cover under which a carry leaves no trail', async () => {
     const found = await foundIn((canvas, { progress }) => {
       canvas.rect({ from: [0, 0], to: [320, 180], fill: '#12303f' });
@@ -279,6 +286,12 @@ describe('nothing is found', () => {
     }],
     ['in three flashes within a second', (canvas, { frame }) =>
       canvas.rect({ from: [0, 0], to: [320, 180], fill: frame % 24 < 12 ? '#00a000' : '#000000' })],
+    ['under a carry, in a text that moves as it changes, and in one that stays as it is', (canvas, { frame, seconds }) => {
+      canvas.text(`${frame}`, { at: [20 + seconds * 240, 60], size: 20, fill: '#1b2f3a' });
+      canvas.text('waves', { at: [160, 150], size: 20, fill: '#1b2f3a' });
+    }, 0.9],
+    ['in a text that changes over little of the last picture', (canvas, { frame }) =>
+      canvas.text(`${frame}`, { at: [160, 90], size: 20, fill: '#1b2f3a' }), 0.3],
     ['in words that only sound like a missing value', (canvas) =>
       canvas.text('Nullarbor: undefinedness, nan bread', { at: [160, 90], size: 14, fill: '#1b2f3a' })],
   ])('%s', async (_, paint, carry = 0) => {

@@ -138,10 +138,10 @@ export function isTurnedAside({ item: { outlines, start, end, transform } }: See
   return isAside && Math.abs(e) + Math.abs(f) < 1e-6 && Math.abs(b) > 1e-6 && Math.abs(b + c) < 1e-6;
 }
 
-/** Whether an item covers all of the canvas, by its box, with a color that nothing shows through. */
-export function fillsCanvas({ item: { fill, opacity, blend }, description: { box } }: SeenItem, canvas: Box): boolean {
+/** Whether an item covers all of an area, by its box, with a color that nothing shows through. */
+export function covers({ item: { fill, opacity, blend }, description: { box } }: SeenItem, area: Box): boolean {
   if (typeof fill !== 'number' || alphaOf(fill) < 255 || opacity < 1 || blend !== 'normal') return false;
-  return box.left <= canvas.left && box.top <= canvas.top && box.right >= canvas.right && box.bottom >= canvas.bottom;
+  return box.left <= area.left && box.top <= area.top && box.right >= area.right && box.bottom >= area.bottom;
 }
 
 /** The findings at one place. */

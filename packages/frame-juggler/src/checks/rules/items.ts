@@ -6,7 +6,7 @@ import type { PictureFill } from '../../paint/paint.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import {
   called,
-  fillsCanvas,
+  covers,
   isTurnedAside,
   itemsByLine,
   linesThat,
@@ -116,7 +116,7 @@ const clipped: Rule = {
 
 /** Whether something that is drawn later fills the whole canvas. */
 function isUnderAll(seen: SeenItem, { items, canvas }: Detail): boolean {
-  return items.slice(items.indexOf(seen) + 1).some((one) => fillsCanvas(one, canvas));
+  return items.slice(items.indexOf(seen) + 1).some((one) => covers(one, canvas));
 }
 
 const sizeless = {

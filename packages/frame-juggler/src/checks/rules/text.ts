@@ -1,8 +1,19 @@
 import { largestScale, multiply } from '../../geometry/matrix.ts';
 import { alphaOf, blueOf, greenOf, redOf } from '../../paint/color.ts';
-import { called, callsByLine, linesThat, stillKeys, verb, type Detail, type SeenItem } from '../evidence.ts';
+import {
+  called,
+  callsByLine,
+  covers,
+  itemsByLine,
+  linesThat,
+  stillKeys,
+  verb,
+  type Detail,
+  type SeenItem,
+} from '../evidence.ts';
 import { contrast, relativeLuminance } from '../luminance.ts';
 import type { Rule } from '../rule.ts';
+import { optionsOf } from '../watch.ts';
 
 /* Text that cannot be read. */
 
@@ -135,4 +146,44 @@ function contrastOf({ item: { fill, opacity, group }, description, under }: Seen
   return contrast(relativeLuminance(redOf(fill), greenOf(fill), blueOf(fill)), relativeLuminance(...under));
 }
 
-export const textRules: readonly Rule[] = [smallText, cutText, missingCharacters, missingValue, lowContrast];
+/** From so much of the last picture on, what a text said before can still be seen. */
+const seenCarry = 0.5;
+
+const smearedText: Rule = {
+  name: 'smeared-text',
+  title: 'Text over what it said before',
+  why: 'With a carry the last picture stays, and the text of the frames before with it.',
+  cure: 'Put a plain rect behind it that covers what it said before, or leave carry out and keep in the state what leaves the trail.',
+  find: ({ details }) =>
+    itemsByLine(details).flatMap(({ line, all }) => {
+      const said = new Map<string, Set<string | undefined>>();
+      const bare = all.flatMap(({ seen, detail }) => {
+        const call = detail.log.callOf(seen.place);
+        if (call?.name !== 'text' || detail.frame.carry < seenCarry || !isBare(seen, detail)) return [];
+        const where = JSON.stringify([optionsOf(call).at, [...seen.item.transform]]);
+        said.set(where, (said.get(where) ?? new Set()).add(seen.item.text));
+        return [{ seen, detail, where }];
+      });
+      const [first] = bare.filter(({ where }) => said.get(where)!.size > 1);
+      if (first === undefined) return [];
+      const { at, frame } = first.detail;
+      const items = bare.filter(({ detail, where }) => detail === first.detail && said.get(where)!.size > 1).map(({ seen }) => seen); // prettier-ignore
+      const text = `with a carry of ${frame.carry}, ${called(items)} ${verb(items, 'stands', 'stand')} over what ${verb(items, 'it', 'they')} said before`;
+      return [{ line, frame: at, text, items: items.map(({ place }) => place + 1) }];
+    }),
+};
+
+/** Whether a text can be seen, and nothing of its own frame lies behind all of it and covers the frames before. */
+function isBare(text: SeenItem, { items }: Detail): boolean {
+  const { box, hidden } = text.description;
+  return hidden === undefined && !items.slice(0, items.indexOf(text)).some((one) => covers(one, box));
+}
+
+export const textRules: readonly Rule[] = [
+  smallText,
+  cutText,
+  missingCharacters,
+  missingValue,
+  lowContrast,
+  smearedText,
+];

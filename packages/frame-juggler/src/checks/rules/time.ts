@@ -1,7 +1,7 @@
 import type { Box } from '../../geometry/box.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import { hypot } from '../../maths/power.ts';
-import { fillsCanvas, lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
+import { covers, lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 
 /* What goes wrong from frame to frame. */
@@ -127,9 +127,9 @@ const paintsOver: Rule = {
   why: 'With a carry the last picture stays, so what is drawn again in the same place only covers itself.',
   cure: 'Draw only what is new in each frame, or leave carry out.',
   find({ tracks, course, sketch, details }) {
-    const covers = details.map(({ at, items, canvas }) => ({ at, cover: items.find((one) => one.item.shape === 'rect' && one.item.group === undefined && fillsCanvas(one, canvas)) })); // prettier-ignore
-    if (sketch.carry > 0 && covers.length > 1 && covers.every(({ cover }) => cover !== undefined)) {
-      const { at, cover } = covers[0];
+    const behind = details.map(({ at, items, canvas }) => ({ at, cover: items.find((one) => one.item.shape === 'rect' && one.item.group === undefined && covers(one, canvas)) })); // prettier-ignore
+    if (sketch.carry > 0 && behind.length > 1 && behind.every(({ cover }) => cover !== undefined)) {
+      const { at, cover } = behind[0];
       const text = `with a carry of ${sketch.carry}, the rect covers the whole canvas in every frame, and nothing is left of the last one`;
       return [{ line: cover!.description.source, frame: at, text, items: [cover!.place + 1] }];
     }
