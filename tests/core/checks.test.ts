@@ -41,9 +41,16 @@ test('every rule has its pair of sketches', () => {
   expect(Object.keys(mistakes)).toEqual(rules.map(({ name }) => name));
 });
 
+/** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
+const withoutItems = new Set(
+  'channels clock degrees flashing frame-bound gone growing hues kept-canvas milliseconds nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
+); // prettier-ignore
+
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
+  let checkup: Promise<Checkup> | undefined;
+  const checked = (): Promise<Checkup> => (checkup ??= check(mistake, name === 'too-slow'));
   test('is found at its line', async () => {
-    const { findings } = await check(mistake, name === 'too-slow');
+    const { findings } = await checked();
     expect(findings.map((finding) => finding.name)).toEqual([name]);
     const [{ line }] = findings;
     // Some are of no one line.
@@ -51,8 +58,9 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused', 'milliseconds']).toContain(name);
   });
   test('names its items by the numbers that an explanation gives them', async () => {
-    const { findings } = await check(mistake, false);
+    const { findings } = await checked();
     for (const { line, frame = 0, items = [] } of findings) {
+      expect([name, items.length > 0]).toEqual([name, !withoutItems.has(name)]);
       const run = new Run(mistake);
       await run.goTo(frame);
       const drawn = describeFrame(await run.paint(true)).items;

@@ -6,12 +6,13 @@ import {
   rasterize,
   Run,
   scenes,
+  type Canvas,
   type SceneMoment,
 } from '../../packages/frame-juggler/src/index.ts';
 
 const filled = (color: string, told?: SceneMoment[]) => ({
   duration: 2,
-  paint: (canvas: import('../../packages/frame-juggler/src/index.ts').Canvas, scene: SceneMoment) => {
+  paint: (canvas: Canvas, scene: SceneMoment) => {
     told?.push(scene);
     canvas.rect({ from: [0, 0], to: [canvas.width, canvas.height], fill: color });
   },
@@ -49,7 +50,10 @@ test('scenes are the paint of a sketch: they get its moment and state, and chanc
     paint: (_: unknown, { seconds, random, dials }: SceneMoment, { boats }: { boats: number }) =>
       void told.push([seconds, random.between(0, 1), random.between(0, 1), dials.swell, boats]),
   };
-  const tour = scenes([{ ...scene, fade: 0 }, scene]);
+  // One of them hands on what it was given, to scenes of its own.
+  const within = scenes([{ ...scene, fade: 0 }]);
+  const outer = { duration: 2, paint: (canvas: Canvas, own: SceneMoment, state: { boats: number }) => within.paint(canvas, { ...own }, state) };
+  const tour = scenes([outer, scene]);
   const dials = { swell: dial.number(4) };
   const run = new Run(defineSketch({ frameRate: 2, dials, start: () => ({ boats: 3 }), duration: tour.duration, paint: tour.paint }));
   for (const frame of [1, 2, 4]) {

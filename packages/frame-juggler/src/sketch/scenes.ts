@@ -89,14 +89,20 @@ export function scenes<State = unknown>(list: readonly Scene<State>[]): Scenes<S
   };
 }
 
-/** A sketch's moment as a scene sees it. Nothing else of it is looked at, since what a sketch asks for is noted. */
+/**
+ * A sketch's moment as a scene sees it. Nothing else of it is looked at before the scene does, since what a sketch asks for
+ * is noted; its own are all of its names, so that `{ ...scene }` is a whole moment.
+ */
 function sceneMoment(
   moment: Moment,
   index: number,
   own: Pick<SceneMoment, 'seconds' | 'progress' | 'presence'>,
 ): SceneMoment {
   let random: SceneMoment['random'] | undefined;
+  const given: PropertyDescriptorMap = {};
+  for (const name in moment) given[name] = { enumerable: true, get: () => moment[name as keyof Moment] };
   return Object.create(moment, {
+    ...given,
     ...Object.getOwnPropertyDescriptors(own),
     // Of its own, so that what it scatters holds still while another scene takes chances beside it.
     random: { enumerable: true, get: () => (random ??= moment.random.stream(`scene ${index}`)) },

@@ -164,12 +164,12 @@ const smearedText: Rule = {
         said.set(where, (said.get(where) ?? new Set()).add(seen.item.text));
         return [{ seen, detail, where }];
       });
-      const [first] = bare.filter(({ where }) => said.get(where)!.size > 1);
-      if (first === undefined) return [];
-      const { at, frame } = first.detail;
-      const items = bare.filter(({ detail, where }) => detail === first.detail && said.get(where)!.size > 1).map(({ seen }) => seen); // prettier-ignore
-      const text = `with a carry of ${frame.carry}, ${called(items)} ${verb(items, 'stands', 'stand')} over what ${verb(items, 'it', 'they')} said before`;
-      return [{ line, frame: at, text, items: items.map(({ place }) => place + 1) }];
+      const smeared = bare.filter(({ where }) => said.get(where)!.size > 1);
+      if (smeared.length === 0) return [];
+      const [{ detail: first }] = smeared;
+      const items = smeared.filter(({ detail }) => detail === first).map(({ seen }) => seen);
+      const text = `with a carry of ${first.frame.carry}, ${called(items)} ${verb(items, 'stands', 'stand')} over what ${verb(items, 'it', 'they')} said before`;
+      return [{ line, frame: first.at, text, items: items.map(({ place }) => place + 1) }];
     }),
 };
 
