@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { FrameReader, pictureSize, type Canvas } from '../../packages/frame-juggler/src/index.ts';
+import {
+  FrameReader,
+  isSameFrame,
+  picture,
+  pictureSize,
+  type Canvas,
+  type Frame,
+} from '../../packages/frame-juggler/src/index.ts';
 import { FrameWriter } from '../../packages/frame-juggler/src/frame/writer.ts';
 import { identity } from '../../packages/frame-juggler/src/geometry/matrix.ts';
 import { record } from '../helpers.ts';
@@ -37,6 +44,32 @@ describe('a frame', () => {
     expect(met(nested)).toBe('a <outer b <inner c inner> d e outer> <other <deep f deep> other> g');
     expect(met(nested, true)).toBe('a <outer b <inner c inner> d <plain e plain> outer> <other <deep f deep> other> g');
   });
+
+  test('keeps pictures as they were when they were drawn, however they change later', () => {
+    const tile = picture(2, 1, (canvas) => canvas.clear('white'));
+    const draw = (canvas: Canvas): void => canvas.picture(tile, { at: [1, 0.5] });
+    const [white, again] = [record(draw), record(draw)];
+    expect(again.pictures[0]).toBe(white.pictures[0]);
+
+    const changing = record((canvas) => {
+      tile.setColorAt(0, 0, 'black');
+      draw(canvas);
+      tile.setColorAt(0, 0, 'red');
+      draw(canvas);
+    });
+    tile.data.set([0, 0, 255], 0);
+    tile.changed();
+    const blue = record(draw);
+    tile.data.set([0, 255, 0], 0);
+
+    const first = (frame: Frame): number[][] => frame.pictures.map(({ data }) => [...data.subarray(0, 3)]);
+    expect([white, changing, blue].map(first)).toEqual([[[255, 255, 255]], [[0, 0, 0], [255, 0, 0]], [[0, 0, 255]]]);
+    const plain = ({ items: _, ...frame }: ReturnType<typeof record>): Frame => frame;
+    expect(isSameFrame(plain(white), plain(blue))).toBe(false);
+    // As many changes elsewhere lead to the same picture: what counts is how it looks.
+    tile.setColorAt(0, 0, 'white');
+    expect(isSameFrame(plain(white), plain(record(draw)))).toBe(true);
+  }); // prettier-ignore
 
   test('ends with the groups that are open', () => {
     const open = (canvas: Canvas): void =>

@@ -60,7 +60,7 @@ export class FrameWriter {
   private readonly pens = new Interned<PenStyle>((pen) => pen);
   private readonly pictures = new Interned<PictureData>((picture) => picture);
   private readonly paints = new Interned<Exclude<Fill, number>, TablePaint>((paint) =>
-    'picture' in paint ? { ...paint, picture: this.pictures.placeOf(paint.picture) - 1 } : paint,
+    'picture' in paint ? { ...paint, picture: this.pictures.placeOf(paint.picture.snapshot()) - 1 } : paint,
   );
   private readonly groups: TableGroup[] = [];
   private readonly sources: SourceLine[] = [];

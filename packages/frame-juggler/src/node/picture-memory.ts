@@ -8,12 +8,8 @@ import type { PictureData } from '../paint/picture.ts';
  * receiving thread keeps what it made of a picture for as long as frames go on using it.
  */
 
-interface Sent {
-  readonly version: number;
-  /** The picture in shared memory; undefined while it was sent only once. */
-  readonly shared: PictureData | undefined;
-}
-const sentPictures = new WeakMap<PictureData, Sent>();
+/** What was sent, and the same in shared memory; undefined while it was sent only once. */
+const sent = new WeakMap<PictureData, PictureData | undefined>();
 
 /** A frame as it is sent: with the pictures that came before in shared memory. */
 export function withSharedPictures(frame: Frame): Frame {
@@ -21,17 +17,16 @@ export function withSharedPictures(frame: Frame): Frame {
 }
 
 function asSent(picture: PictureData): PictureData {
-  const { id, version, width, height, data } = picture;
-  const sent = sentPictures.get(picture);
-  if (sent?.version !== version) {
-    sentPictures.set(picture, { version, shared: undefined });
-    return { id, version, width, height, data };
+  if (!sent.has(picture)) {
+    sent.set(picture, undefined);
+    return picture;
   }
-  if (sent.shared !== undefined) return sent.shared;
-  const memory = new Uint8Array(new SharedArrayBuffer(data.length));
-  memory.set(data);
-  const shared = { id, version, width, height, data: memory };
-  sentPictures.set(picture, { version, shared });
+  let shared = sent.get(picture);
+  if (shared === undefined) {
+    const data = new Uint8Array(new SharedArrayBuffer(picture.data.length));
+    data.set(picture.data);
+    sent.set(picture, (shared = { ...picture, data }));
+  }
   return shared;
 }
 

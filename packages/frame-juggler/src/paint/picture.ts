@@ -2,11 +2,11 @@ import { fail, show } from '../error.ts';
 import { finite } from '../schema/kind.ts';
 import { Color, readColor, type ColorLike } from './color.ts';
 
-/** A picture's pixels as plain data, as they are stored in frames and sent to other threads. */
+/** A picture as it was at one moment: plain data, as it is stored in frames and sent to other threads. */
 export interface PictureData {
   /** Tells it from all other pictures of this process. */
   readonly id: number;
-  /** Increases with every change, so that anything derived from the pixels can be renewed. */
+  /** How often it had been changed. */
   readonly version: number;
   /** Pixels in a row. */
   readonly width: number;
@@ -25,6 +25,11 @@ let pictureCount = 0;
 export class Picture implements PictureData {
   readonly id = ++pictureCount;
   version = 0;
+  private readonly pixels: Uint8Array;
+  /** Whether the pixels can be written to from outside at any time. */
+  private handedOut = false;
+  /** What `snapshot` last gave, if nothing has changed since. */
+  private kept: (PictureData & { data: Uint8Array }) | undefined;
 
   constructor(
     /** Pixels in a row. */
@@ -32,34 +37,59 @@ export class Picture implements PictureData {
     /** Rows of pixels. */
     readonly height: number,
     /** Red, green, blue and alpha of each pixel, 0 to 255, row by row from the top; not premultiplied. */
-    readonly data: Uint8Array,
+    data: Uint8Array,
   ) {
+    this.pixels = data;
     // In plain JavaScript too: with another size the engine would read beyond the pixels.
-    for (const name of ['id', 'width', 'height', 'data']) Object.defineProperty(this, name, { writable: false });
+    for (const name of ['id', 'width', 'height', 'pixels']) Object.defineProperty(this, name, { writable: false });
+  }
+
+  /**
+   * Red, green, blue and alpha of each pixel, 0 to 255, row by row from the top; not premultiplied. Whoever writes to it
+   * calls `changed` afterwards.
+   */
+  get data(): Uint8Array {
+    this.handedOut = true;
+    this.letGo();
+    return this.pixels;
   }
 
   /** The color of the pixel that a point lies in, counted from the top left. @throws SketchError where there is none */
   colorAt(x: number, y: number): Color {
     const at = this.offset('colorAt', x, y);
-    return new Color(this.data[at], this.data[at + 1], this.data[at + 2], this.data[at + 3] / 255);
+    const { pixels } = this;
+    return new Color(pixels[at], pixels[at + 1], pixels[at + 2], pixels[at + 3] / 255);
   }
 
   /** Gives the pixel that a point lies in a color. @throws SketchError where there is none, or the color cannot be read */
   setColorAt(x: number, y: number, color: ColorLike): void {
     const at = this.offset('setColorAt', x, y);
     const { packed } = readColor('setColorAt', 'color', color);
-    for (let channel = 0; channel < 4; channel++) this.data[at + channel] = packed >>> (8 * channel);
-    this.version++;
+    this.changed();
+    for (let channel = 0; channel < 4; channel++) this.pixels[at + channel] = packed >>> (8 * channel);
   }
 
   /** To be called after `data` itself was written to. */
   changed(): void {
+    this.letGo();
+    this.kept = undefined;
     this.version++;
   }
 
   /** The same picture with pixels of its own. */
   copy(): Picture {
-    return new Picture(this.width, this.height, this.data.slice());
+    return new Picture(this.width, this.height, this.pixels.slice());
+  }
+
+  /** The picture as it is now, for good. Its pixels are copied only where they can change later. */
+  snapshot(): PictureData {
+    const { id, version, width, height, pixels, handedOut } = this;
+    return (this.kept ??= { id, version, width, height, data: handedOut ? pixels.slice() : pixels });
+  }
+
+  /** Before the pixels can change: what frames keep gets its own. */
+  private letGo(): void {
+    if (this.kept?.data === this.pixels) this.kept.data = this.pixels.slice();
   }
 
   private offset(call: string, x: number, y: number): number {

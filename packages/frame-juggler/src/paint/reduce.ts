@@ -17,7 +17,7 @@ export interface Reduced {
   readonly perPixelY: number;
 }
 
-const reducedByPicture = new WeakMap<PictureData, { version: number; parts: Map<string, Reduced> }>();
+const reducedByPicture = new WeakMap<PictureData, Map<string, Reduced>>();
 
 /**
  * A part of a picture, averaged down until a pixel of the screen takes in at most two of it: then mixing neighbors is
@@ -36,16 +36,13 @@ export function reduce(picture: PictureData, part: PixelBox, toPixels: Matrix): 
   const perPixelX = 1 << halvings(spanX, part.width);
   const perPixelY = 1 << halvings(spanY, part.height);
 
-  let kept = reducedByPicture.get(picture);
-  if (kept?.version !== picture.version) {
-    kept = { version: picture.version, parts: new Map() };
-    reducedByPicture.set(picture, kept);
-  }
+  let parts = reducedByPicture.get(picture);
+  if (parts === undefined) reducedByPicture.set(picture, (parts = new Map()));
   const key = [part.x, part.y, part.width, part.height, perPixelX, perPixelY].join();
-  let reduced = kept.parts.get(key);
+  let reduced = parts.get(key);
   if (reduced === undefined) {
     reduced = { picture: average(picture, part, perPixelX, perPixelY), perPixelX, perPixelY };
-    kept.parts.set(key, reduced);
+    parts.set(key, reduced);
   }
   return reduced;
 }

@@ -13,8 +13,8 @@ export function comparedParts({
   const { source: _source, ...others } = columns;
   const { pictures, ...plain } = rest;
   return [
-    [plain, pictures.map(({ width, height, version }) => [width, height, version])],
-    [path, matrices, order, ...Object.values(others)],
+    [plain, pictures.map(({ width, height }) => [width, height])],
+    [path, matrices, order, ...Object.values(others), ...pictures.map(({ data }) => data)],
   ];
 }
 
@@ -25,11 +25,12 @@ export function isSameFrame(one: Frame, other: Frame): boolean {
   const [plain, lists] = comparedParts(one);
   const [otherPlain, otherLists] = comparedParts(other);
   return (
-    lists.every((list, i) => isSameList(list, otherLists[i])) && JSON.stringify(plain) === JSON.stringify(otherPlain)
+    JSON.stringify(plain) === JSON.stringify(otherPlain) && lists.every((list, i) => isSameList(list, otherLists[i]))
   );
 }
 
 function isSameList(one: ArrayLike<number>, other: ArrayLike<number>): boolean {
+  if (one === other) return true;
   if (one.length !== other.length) return false;
   for (let i = 0; i < one.length; i++) if (!Object.is(one[i], other[i])) return false;
   return true;

@@ -137,7 +137,7 @@ export function drawPicture(context: Context, fill: PaintOf<'picture'>, matrix: 
   context.setTransform(...matrix);
 }
 
-const elements = new WeakMap<PictureData, { version: number; element: CanvasElement }>();
+const elements = new WeakMap<PictureData, CanvasElement>();
 const crisp: Matrix = [1, 0, 0, 1, 0, 0];
 
 /** A part of a picture, averaged down as the raster surface does it, as a canvas that can be drawn. */
@@ -148,12 +148,12 @@ function reducedElement(
   smooth: boolean,
 ): { element: CanvasElement; perPixelX: number; perPixelY: number } {
   const { picture: reduced, perPixelX, perPixelY } = reduce(picture, part, smooth ? toPixels : crisp);
-  let kept = elements.get(reduced);
-  if (kept?.version !== reduced.version) {
+  let element = elements.get(reduced);
+  if (element === undefined) {
     const { width, height } = reduced;
     const own = hiddenContext(width, height);
     own.putImageData(new ImageData(new Uint8ClampedArray(reduced.data), width, height), 0, 0);
-    elements.set(reduced, (kept = { version: reduced.version, element: own.canvas }));
+    elements.set(reduced, (element = own.canvas));
   }
-  return { element: kept.element, perPixelX, perPixelY };
+  return { element, perPixelX, perPixelY };
 }

@@ -33,7 +33,6 @@ export function blendNumber(mode: BlendMode): number {
 interface Kept {
   readonly at: number;
   readonly opaque: boolean;
-  readonly version: number;
   /** The frame that used them last. */
   used: number;
 }
@@ -77,7 +76,7 @@ export class Paints {
     // A table has too few colors for sixteen bits.
     const isFine =
       this.engine.bits > 8 || stops.some((stop, i) => i > 0 && stop.offset - stops[i - 1].offset < 4 / tableSize);
-    const { at, opaque } = this.keep(stops, 0, () => {
+    const { at, opaque } = this.keep(stops, () => {
       const { calls } = this.engine;
       const listed = this.engine.reserve(stops.length * 16);
       this.engine.numbers(listed, stops.length * 2).set(stops.flatMap(({ offset, color }) => [offset, color >>> 0]));
@@ -93,7 +92,7 @@ export class Paints {
 
   /** A picture's pixels, premultiplied. */
   pixelsOf(picture: PictureData): { at: number; opaque: boolean } {
-    return this.keep(picture, picture.version, () => {
+    return this.keep(picture, () => {
       const { calls } = this.engine;
       const at = this.engine.reserve(picture.data.length);
       this.engine.bytes(at, picture.data.length).set(picture.data);
@@ -101,13 +100,9 @@ export class Paints {
     });
   }
 
-  private keep(key: object, version: number, make: () => { at: number; opaque: boolean }): Kept {
+  private keep(key: object, make: () => { at: number; opaque: boolean }): Kept {
     let kept = this.kept.get(key);
-    if (kept?.version !== version) {
-      if (kept !== undefined) this.engine.calls.release(kept.at);
-      kept = { ...make(), version, used: this.frame };
-      this.kept.set(key, kept);
-    }
+    if (kept === undefined) this.kept.set(key, (kept = { ...make(), used: this.frame }));
     kept.used = this.frame;
     return kept;
   }

@@ -182,7 +182,7 @@ export function placedPicture(
   });
 }
 
-const kept = new WeakMap<PictureData, { version: number; byPart: Map<string, string> }>();
+const urls = new WeakMap<PictureData, Map<string, string>>();
 
 function pictureElement(picture: PictureData, part: PixelBox, smooth: boolean, attributes: Attributes): string {
   const { width, height } = part;
@@ -196,11 +196,11 @@ function pictureElement(picture: PictureData, part: PixelBox, smooth: boolean, a
 }
 
 function dataUrl(picture: PictureData, part: PixelBox): string {
-  let known = kept.get(picture);
-  if (known?.version !== picture.version) kept.set(picture, (known = { version: picture.version, byPart: new Map() }));
+  let byPart = urls.get(picture);
+  if (byPart === undefined) urls.set(picture, (byPart = new Map()));
   const key = `${part.x} ${part.y} ${part.width} ${part.height}`;
-  let url = known.byPart.get(key);
-  if (url === undefined) known.byPart.set(key, (url = `data:image/png;base64,${base64(pictureData(picture, part))}`));
+  let url = byPart.get(key);
+  if (url === undefined) byPart.set(key, (url = `data:image/png;base64,${base64(pictureData(picture, part))}`));
   return url;
 }
 
