@@ -138,6 +138,16 @@ describe('as a program', () => {
     expect([code, err]).toEqual([2, `juggle: port ${port} is taken; leave --port out for one that is free\n`]);
   });
 
+  test.each(['berth #2', 'full 100%', 'why?'])('says what no address can hold, of a folder such as “%s”', async (name) => {
+    mkdirSync(inFolder(name));
+    writeFileSync(inFolder(`${name}/lamp.ts`), 'export default 1;');
+    for (const order of [['play', `${name}/lamp.ts`, '--no-open'], ['new', `${name}/fresh`]]) {
+      const { code, err } = await juggle(folder.path, ...order);
+      expect(code).toBe(2);
+      expect(err).toMatch(/^juggle: .+ has “[#%?]” in its path.*without #, \? and %\n$/);
+    }
+  }); // prettier-ignore
+
   test.each(['SIGINT', 'SIGTERM'] as const)('ends on %s, with pages open', async (signal) => {
     const { url, process: child } = await serve(program, 'play', inFolder('harbor/lamp.ts'), '--no-open');
     running.push(child);

@@ -4,6 +4,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { SketchError } from './errors.ts';
 import { describe } from 'frame-juggler/node';
+import { checkWebPath } from './web-path.ts';
 import { compilerOptions } from './editor-types.ts';
 
 /** What kinds of project there are. */
@@ -18,9 +19,10 @@ export const keptFile = 'kept.png';
 const templates = fileURLToPath(new URL('../examples/start', import.meta.url));
 const require = createRequire(import.meta.url);
 
-/** Writes a new project into a folder that is new or empty. @throws SketchError where it is neither */
+/** Writes a new project into a folder that is new or empty. @throws SketchError where it is neither, or no page can name it */
 export async function writeProject(folder: string, kind: ProjectKind): Promise<void> {
   await checkEmpty(folder);
+  checkWebPath(folder);
   const made = (await mkdir(folder, { recursive: true })) !== undefined;
   try {
     const link = await links();

@@ -13,6 +13,7 @@ import { Edits } from '../by-hand/edits.ts';
 import { canCompile, compile, readJson } from '../compile.ts';
 import { refuseNoCode } from '../no-code.ts';
 import type { DialValue } from '../viewer/messages.ts';
+import { checkWebPath } from '../web-path.ts';
 import { paths, type Change, type Setup, type StuckRun } from '../viewer/protocol.ts';
 import { dialText, type RenderWish } from '../viewer/render-wish.ts';
 import { Answers } from './answers.ts';
@@ -51,7 +52,7 @@ const isOwnCode = (file: string): boolean => isWithin(viewerFolder, file);
  * Serves the viewer for a sketch file, on loopback only, and tells the page of every save of what the sketch is made of.
  * @param port the port to listen on; the usual one, or the next that is free, if left out
  * @param print shows a line in the terminal
- * @throws SketchError where there is no such sketch, or the port is taken
+ * @throws SketchError where there is no such sketch, its path cannot be in an address, or the port is taken
  */
 export async function serveViewer(
   file: string,
@@ -60,6 +61,7 @@ export async function serveViewer(
   print: (line: string) => void,
 ): Promise<Viewer> {
   checkSketchFile(file);
+  checkWebPath(file);
   const full = path.resolve(file);
   const sketch = new SketchService(full, setup, print);
   const vite = await createServer({
