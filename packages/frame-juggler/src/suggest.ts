@@ -47,6 +47,7 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   translate: { translate: 'at position move x y offset' },
   layer: { layer: 'z zIndex depth' },
   label: { label: 'name id' },
+  'plus-lighter': { 'plus-lighter': 'add additive lighter plus glow linear-dodge' },
   clip: { clip: 'mask' },
   font: { font: 'fontFamily family typeface' },
   weight: { weight: 'fontWeight bold' },

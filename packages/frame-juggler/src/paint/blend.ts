@@ -1,6 +1,6 @@
 import { oneOf, type ValueOf } from '../schema/kind.ts';
 
-/** The blend modes of W3C Compositing and Blending 1, by their CSS names. Frames hold their places in this list. */
+/** The blend modes of W3C Compositing and Blending 2, by their CSS names. Frames hold their places in this list. */
 export const blendModes = [
   'normal',
   'multiply',
@@ -18,6 +18,7 @@ export const blendModes = [
   'saturation',
   'color',
   'luminosity',
+  'plus-lighter',
 ] as const;
 
 /** How colors mix with what lies under them. */

@@ -239,7 +239,7 @@ class Canvas2dBackend implements Backend<Context> {
 }
 
 function blendOperation(blend: BlendMode): GlobalCompositeOperation {
-  return blend === 'normal' ? 'source-over' : blend;
+  return blend === 'normal' ? 'source-over' : blend === 'plus-lighter' ? 'lighter' : blend;
 }
 
 /** Draws one canvas over another of the same size. */

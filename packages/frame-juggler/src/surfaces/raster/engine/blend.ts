@@ -18,14 +18,15 @@ import {
   secondHalf,
   splat,
   sub,
+  sum,
   withAlphas,
   Pixel,
 } from './pixels.ts';
 
 /*
- * The blend functions of W3C Compositing and Blending 1, for the modes in the order of paint/blend.ts: what color a
+ * The blend functions of W3C Compositing and Blending 2, for the modes in the order of paint/blend.ts: what color a
  * source makes with the backdrop under it, co = αs(1 - αb)Cs + αsαb B(Cb, Cs) + (1 - αs)αb Cb. Where B can be told in
- * premultiplied colors it is: no division is needed then.
+ * premultiplied colors it is: no division is needed then. Plus-lighter adds light to light, alpha too: min(1, s + b).
  */
 
 export const normal: i32 = 0;
@@ -42,9 +43,11 @@ const exclusion: i32 = 11;
 const hue: i32 = 12;
 const saturation: i32 = 13;
 const color: i32 = 14;
+const plusLighter: i32 = 16;
 
 /** Pixels blended over others. */
 export function blend(source: v128, below: v128, mode: i32): v128 {
+  if (mode === plusLighter) return sum(source, below);
   if (mode === colorDodge || mode === colorBurn || mode === softLight || mode >= hue)
     return oneByOne(source, below, mode);
   const first = blendChannels(firstHalf(source), firstHalf(below), mode);

@@ -57,6 +57,12 @@ function toByte(value: f64): u32 {
   return value <= 0 ? 0 : value >= 1 ? 255 : <u32>(value * 255 + 0.5);
 }
 
+/** Pixels and others added, to 1 at most. */
+@inline
+export function sum(a: v128, b: v128): v128 {
+  return i8x16.add_sat_u(a, b);
+}
+
 /** How opaque a pixel is, 0 to 1. */
 @inline
 export function alphaOf(pixel: Pixel): f64 {

@@ -45,6 +45,11 @@ export function fromParts(red: f64, green: f64, blue: f64, alpha: f64): Pixel {
 }
 
 @inline
+export function sum(a: v128, b: v128): v128 {
+  return f32x4.min(f32x4.splat(1), f32x4.add(a, b));
+}
+
+@inline
 export function alphaOf(pixel: Pixel): f64 {
   return <f64>f32x4.extract_lane(pixel, 3);
 }
