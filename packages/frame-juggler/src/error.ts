@@ -113,8 +113,10 @@ export function show(value: unknown): string {
   if (typeof value === 'string') text = JSON.stringify(value);
   else if (typeof value === 'function') text = `function ${value.name}`.trim();
   else if (typeof value === 'object' && value !== null) {
-    const plain = (_: string, part: unknown): unknown =>
-      typeof part === 'number' || part === undefined || typeof part === 'bigint' ? `~${String(part)}~` : part;
+    const plain = (_: string, part: unknown): unknown => {
+      if (typeof part === 'function') return `~${show(part)}~`;
+      return typeof part === 'number' || part === undefined || typeof part === 'bigint' ? `~${String(part)}~` : part;
+    };
     try {
       text = JSON.stringify(value, plain)?.replace(/"~|~"/g, '');
     } catch {

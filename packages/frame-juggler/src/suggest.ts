@@ -22,6 +22,8 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   tips: { tips: 'points n corners spikes' },
   from: { 'from: [x, y]': 'x1 y1 start begin x y' },
   to: { 'to: [x, y]': 'x2 y2 end stop' },
+  spacing: { spacing: 'size step cell gap every' },
+  stops: { stops: 'colors colorStops' },
   start: { start: 'startAngle from begin setup init' },
   end: { end: 'endAngle to stop' },
   data: { data: 'd' },
@@ -49,9 +51,12 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   label: { label: 'name id' },
   'plus-lighter': { 'plus-lighter': 'add additive lighter plus glow linear-dodge' },
   clip: { clip: 'mask' },
-  font: { font: 'fontFamily family typeface' },
+  font: { font: 'fontFamily family typeface', 'font, of an italic loaded by asset.font': 'italic fontStyle style' },
   weight: { weight: 'fontWeight bold' },
   align: { align: 'textAlign' },
+  center: { center: 'middle' },
+  left: { left: 'start' },
+  right: { right: 'end' },
   anchor: { anchor: 'align origin baseline' },
   maxWidth: { maxWidth: 'width' },
   text: { 'text: { size }': 'fontSize size', 'text: { font }': 'font fontFamily' },
@@ -83,6 +88,8 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   keys: { keys: 'keyboard key' },
   // Of pointer, keys and chance.
   down: { 'down, or justPressed': 'pressed isPressed', down: 'held isDown' },
+  justPressed: { justPressed: 'click clicked' },
+  justReleased: { justReleased: 'released up' },
   typed: { typed: 'text char letter key' },
   between: { between: 'range float real uniform random' },
   int: { int: 'integer whole' },
@@ -166,9 +173,17 @@ function editDistance(from: string, to: string): number {
   return row[to.length];
 }
 
-/** The member of `choices` that a longer word begins with: stroke of strokeTint. */
+/** The member of `choices` with the same letters: ease-in-out of easeInOut. */
+function alikeOf(word: string, choices: readonly string[]): string | undefined {
+  const letters = (text: string): string => text.toLowerCase().replace(/[^a-z0-9]/g, '');
+  const sought = letters(word);
+  return sought === '' ? undefined : choices.find((choice) => letters(choice) === sought);
+}
+
+/** The member of `choices` that a longer word begins with, or that begins with the word: stroke of strokeTint. */
 function stemOf(word: string, choices: readonly string[]): string | undefined {
-  return choices.find((choice) => choice.length >= 4 && word.startsWith(choice));
+  const begins = (whole: string, part: string): boolean => part.length >= 4 && whole.startsWith(part);
+  return choices.find((choice) => begins(word, choice)) ?? choices.find((choice) => begins(choice, word));
 }
 
 /** A word by itself that stands behind what is done with it: Circle of drawCircle. */
@@ -181,6 +196,7 @@ export function suggest(word: unknown, choices: Iterable<string>): string {
   if (typeof word !== 'string') return `expected one of ${list.join(', ')}`;
   const near =
     kinOf(word, list) ??
+    alikeOf(word, list) ??
     nearest(word, list) ??
     stemOf(word, list) ??
     kinOf(nounOf(word), list) ??

@@ -100,8 +100,11 @@ export function hintForName(name: string, stop: Pick<Stop, 'moment' | 'canvas'> 
     return 'a sketch file is a module: import … from, export default';
   if (name === 'Image') return assetHint('boat.png');
   if (ofPages.includes(name)) return 'a sketch can do without a page: it also runs in Node and in workers';
-  // A sketch's own names are not known here, so that one of ours must be as near as a slip of the hand.
-  const near = name.length < 4 ? undefined : nearest(name, [...moment, ...canvas, ...libraryNames], 1);
+  if (moment.length > 0 && name === 'state') return 'it is handed over: step(state, moment), paint(canvas, moment, state)';
+  // A sketch's own names are not known here, so that one of ours must be as near as a slip of the hand. What else a
+  // frame's number is called, such as count, is a sketch's own more often than not.
+  const kin = kinOf(name, moment.filter((own) => own !== 'frame')); // prettier-ignore
+  const near = kin ?? (name.length < 4 ? undefined : nearest(name, [...moment, ...canvas, ...libraryNames], 1));
   if (near === undefined) return `declare ${name}, or import it`;
   const hint = hintForName(near, stop);
   return hint.includes('?') ? hint : `did you mean ${near}? ${hint}`;

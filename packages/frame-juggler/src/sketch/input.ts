@@ -96,7 +96,7 @@ export interface Keys {
 }
 
 const asPointer = /* @__PURE__ */ onlyKnown('pointer');
-const asKeys = /* @__PURE__ */ onlyKnown('keys');
+const asKeys = /* @__PURE__ */ onlyKnown('keys', undefined, `; a key's name goes between parentheses: keys.down('a')`);
 
 type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
 
