@@ -100,7 +100,8 @@ export function hintForName(name: string, stop: Pick<Stop, 'moment' | 'canvas'> 
     return 'a sketch file is a module: import … from, export default';
   if (name === 'Image') return assetHint('boat.png');
   if (ofPages.includes(name)) return 'a sketch can do without a page: it also runs in Node and in workers';
-  if (moment.length > 0 && name === 'state') return 'it is handed over: step(state, moment), paint(canvas, moment, state)';
+  if (moment.length > 0 && name === 'state')
+    return 'it is handed over: step(state, moment), paint(canvas, moment, state)';
   // A sketch's own names are not known here, so that one of ours must be as near as a slip of the hand. What else a
   // frame's number is called, such as count, is a sketch's own more often than not.
   const kin = kinOf(name, moment.filter((own) => own !== 'frame')); // prettier-ignore
