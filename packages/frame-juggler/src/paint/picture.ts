@@ -1,6 +1,6 @@
 import { fail, show } from '../error.ts';
 import { finite } from '../schema/kind.ts';
-import { Color, readColor, type ColorLike } from './color.ts';
+import { alphaOf, blueOf, Color, greenOf, readPacked, redOf, type ColorLike } from './color.ts';
 
 /** A picture as it was at one moment: plain data, as it is stored in frames and sent to other threads. */
 export interface PictureData {
@@ -64,9 +64,13 @@ export class Picture implements PictureData {
   /** Gives the pixel that a point lies in a color. @throws SketchError where there is none, or the color cannot be read */
   setColorAt(x: number, y: number, color: ColorLike): void {
     const at = this.offset('setColorAt', x, y);
-    const { packed } = readColor('setColorAt', 'color', color);
+    const packed = readPacked('setColorAt', 'color', color);
     this.changed();
-    for (let channel = 0; channel < 4; channel++) this.pixels[at + channel] = packed >>> (8 * channel);
+    const { pixels } = this;
+    pixels[at] = redOf(packed);
+    pixels[at + 1] = greenOf(packed);
+    pixels[at + 2] = blueOf(packed);
+    pixels[at + 3] = alphaOf(packed);
   }
 
   /** To be called after `data` itself was written to. */
@@ -98,8 +102,9 @@ export class Picture implements PictureData {
   }
 
   private within(call: string, option: string, value: number, size: number): number {
-    const given = finite.read(call, option, value);
-    if (given >= 0 && given < size) return Math.floor(given);
+    // Asked for every pixel of a picture.
+    if (typeof value === 'number' && value >= 0 && value < size) return Math.floor(value);
+    finite.read(call, option, value);
     return fail({ call, option, value, problem: 'lies outside the picture', expected: `expected 0 to below ${size}` });
   }
 }
