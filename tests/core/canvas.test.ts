@@ -36,6 +36,10 @@ describe('the state and its stack', () => {
     );
   });
 
+  test('a group hands its body the canvas', () => {
+    record((canvas) => canvas.group({}, (handed) => expect(handed).toBe(canvas)));
+  });
+
   test('a group that throws leaves transform, style and stack as they were', () => {
     const frame = record((canvas) => {
       spot(canvas);

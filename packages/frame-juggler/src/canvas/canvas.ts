@@ -98,7 +98,7 @@ const groupOptions = schemaOf(
   '{ translate: [100, 80], rotate: 30 } and a function',
 );
 
-const body = callable<() => void>('a function: () => { … }');
+const body = callable<(canvas: Canvas) => void>('a function: () => { … }');
 
 /** The color of a grid by default: it shows on light and on dark. */
 const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
@@ -358,9 +358,9 @@ export class Canvas {
   }
 
   /**
-   * Paints `body` with its own transforms and style; afterwards both are as before, whatever `body` does or throws. A label names the group. Its opacity, blend and clip treat all of it as one picture.
+   * Paints with transforms and style of its own; afterwards both are as before, whatever `paint` does or throws. `paint` is handed the canvas once more. A label names the group. Its opacity, blend and clip treat all of it as one picture.
    */
-  group(options: GroupOptions, paint: () => void): void {
+  group(options: GroupOptions, paint: (canvas: Canvas) => void): void {
     groupOptions.check('group', options);
     body.read('group', 'body', paint);
     const before = this.state();
@@ -368,7 +368,7 @@ export class Canvas {
     this.savedBefore = this.stack.length;
     try {
       this.enter(options);
-      paint();
+      paint(this);
     } finally {
       this.stack.length = Math.min(this.stack.length, this.savedBefore);
       this.savedBefore = savedBefore;

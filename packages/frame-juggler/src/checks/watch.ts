@@ -167,7 +167,7 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
   let line: SourceLine | undefined;
   canvas.lineOf = () => line;
   return new Proxy(canvas, {
-    get(target, name) {
+    get(target, name, watching: Canvas) {
       const value: unknown = Reflect.get(target, name, target);
       if (typeof value !== 'function') return value;
       if (stage.over) noted.late.push(sketchLine());
@@ -194,7 +194,7 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
         }
         const result: unknown =
           name === 'group' && typeof given[1] === 'function'
-            ? target.group(given[0] as never, () => within(log, given[1] as () => void))
+            ? target.group(given[0] as never, () => within(log, () => (given[1] as (canvas: Canvas) => void)(watching)))
             : Reflect.apply(value, target, given);
         call.end = target.recorded;
         return result;
