@@ -81,6 +81,24 @@ describe('the state and its stack', () => {
     expect(one.items[0].transform).toEqual(two.items[0].transform);
   });
 
+  test.each([
+    ['rotate', { rotate: 70 }],
+    ['skew', { skew: [20, 5] }],
+    ['scale', { scale: [3, -2] }],
+    ['tilt', { tilt: [70, 20] }],
+    ['all of them', { rotate: 70, skew: [20, 5], scale: [3, -2], tilt: [70, 20] }],
+    ['those within the plane', { rotate: 70, skew: [20, 5], scale: [3, -2] }],
+  ] as const)('about a point, a group leaves that point in place: %s', (_, options) => {
+    record((canvas) => {
+      canvas.group({ ...options, about: [40, 30] }, () => {
+        const { x, y } = canvas.toCanvas([40, 30]);
+        expect([x, y]).toEqual([expect.closeTo(40, 9), expect.closeTo(30, 9)]);
+        const beside = canvas.toCanvas([41, 30]);
+        expect([beside.x, beside.y]).not.toEqual([expect.closeTo(41, 3), expect.closeTo(30, 3)]);
+      });
+    });
+  });
+
   test('leans add up in space: two of 60° are one of 120°, and turns between them count', () => {
     const seen = (lean: (canvas: Canvas) => void): number[] => {
       let matrix: readonly number[] = [];
@@ -143,6 +161,16 @@ describe('where shapes go', () => {
     });
     [48, 50, 52, 70].forEach((side, i) => expect(boxOf(turned)[i]).toBeCloseTo(side, 9));
     [20, 0, 20, 20].forEach((side, i) => expect(boxOf(turned, 1)[i]).toBeCloseTo(side, 9));
+  });
+
+  test('a shape grows about its pin, along its own turned axes', () => {
+    const grown = { at: [20, 10], size: [4, 2], scale: [3, 2] } as const;
+    expect(boxOf(record((canvas) => canvas.rect(grown)))).toEqual([14, 8, 26, 12]);
+    expect(boxOf(record((canvas) => canvas.rect({ ...grown, rotate: 90 })))).toEqual([18, 4, 22, 16]);
+    expect(boxOf(record((canvas) => canvas.rect({ ...grown, anchor: 'top-left' })))).toEqual([20, 10, 32, 14]);
+    const points = [[0, 0], [4, 0], [4, 2]] as const; // prettier-ignore
+    expect(boxOf(record((canvas) => canvas.polygon({ points, scale: 2 })))).toEqual([-2, -1, 6, 3]);
+    expect(boxOf(record((canvas) => canvas.triangle({ points, scale: 2, anchor: 'bottom-right' })))).toEqual([-4, -2, 4, 2]); // prettier-ignore
   });
 
   test('corners that do not fit shrink together', () => {
@@ -215,6 +243,22 @@ describe('style', () => {
     expect(items[0].stroke).toMatchObject({ paint: rgb(0, 0, 255).packed, width: 2, cap: 'round' });
     expect(items[1].stroke).toMatchObject({ paint: rgb(255, 0, 0).packed, width: 2, cap: 'round' });
     expect(items[1].fill).toBe(rgb(0, 0, 0).packed);
+  });
+
+  test.each([
+    ['cap', 'round', 'square'],
+    ['join', 'bevel', 'round'],
+    ['miterLimit', 9, 2],
+    ['dash', [4, 2], [1, 1]],
+    ['dashOffset', 3, 1],
+  ] as const)('a stroke’s %s stays until another is given', (key, first, other) => {
+    const { items } = record((canvas) => {
+      canvas.style({ fill: 'none', stroke: { color: 'red', dash: [5, 5], [key]: first } });
+      canvas.circle({ at: [0, 0], radius: 1, stroke: { width: 3 } });
+      canvas.circle({ at: [0, 0], radius: 1, stroke: { [key]: other } });
+      canvas.circle({ at: [0, 0], radius: 1, stroke: 'blue' });
+    });
+    expect(items.map(({ stroke }) => stroke?.[key])).toEqual([first, other, first]);
   });
 
   test('clear wipes what came before', () => {

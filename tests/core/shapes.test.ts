@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { makeView } from '../../packages/frame-juggler/src/canvas/view.ts';
 import { multiply } from '../../packages/frame-juggler/src/geometry/matrix.ts';
 import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
+import { alphaOf } from '../../packages/frame-juggler/src/paint/color.ts';
 import { boundsOf, Canvas, defineShape, itemsOf, required, type Box } from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, inkArea, picture, pixel, record, type Recorded } from '../helpers.ts';
 
@@ -121,6 +122,28 @@ describe('shapes', () => {
       '10',
     ]);
     expect(errorOf(() => record((canvas) => canvas.grid({ spacing: 0 })))).toMatch('spacing');
+
+    // However large the units are: lines of one pixel, the axes bolder, and numbers of one size, beside their lines.
+    const looks = (scale: number): unknown => {
+      const { items } = record((canvas) => (canvas.scale(scale), canvas.grid({ from: [0, 0], to: [60 / scale, 40 / scale], spacing: 20 / scale }))); // prettier-ignore
+      const numbers = items.filter((item) => item.text !== undefined);
+      const lines = items.filter((item) => item.text === undefined);
+      return [
+        lines.map(({ stroke }) => [stroke!.width * scale, alphaOf(stroke!.paint as number)]),
+        numbers.length,
+        Object.values(pathBox(numbers[0].path, numbers[0].transform)).map((value) => Math.round(value * 1e6)),
+      ];
+    };
+    expect(looks(1)).toEqual([
+      [
+        [1, 110],
+        [1, 230],
+      ],
+      6,
+      expect.anything(),
+    ]);
+    expect(looks(4)).toEqual(looks(1));
+    expect(looks(0.5)).toEqual(looks(1));
   });
 
   test('numbers of a grid stay on the canvas, whichever side of it its axes are on', async () => {
