@@ -504,9 +504,9 @@ export class Canvas {
     const { writer, texts, needs } = this.recording;
     const { at, anchor, maxWidth } = options;
     const pin: Pair = [xOf(at), yOf(at)];
-    const { anchor: _anchor, ...given } = options;
     const look = this.lookOf(call, options);
-    const item = this.put(call, { inside: true, pin }, writer.path.length, given, look);
+    // Its anchor, which may be a baseline, is not asked for where there is a pin.
+    const item = this.put(call, { inside: true, pin }, writer.path.length, options as ShapeOptions, look);
     writer.setName('text', item, string);
     const { up } = this.surroundings;
     texts.push({ item, setting: { string, pin, style, anchor, maxWidth, up, united: isStroked(look) } });

@@ -23,11 +23,12 @@ export function seededNoise(seed: string | number): Noise {
   readSeed('seededNoise', seed);
   // Each dimension has a table of its own, made when it is first asked for.
   const lazily = <T>(make: (random: () => number) => T): (() => T) => {
-    let noise: T | undefined;
-    return () => {
+    const begin = (): T => {
       const random = seededRandom(`${seed}/noise`);
-      return (noise ??= make(() => random.between(0, 1)));
+      return make(() => random.between(0, 1));
     };
+    let noise: T | undefined;
+    return () => (noise ??= begin());
   };
   const plane = lazily(createNoise2D);
   const space = lazily(createNoise3D);

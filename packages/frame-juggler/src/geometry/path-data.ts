@@ -9,11 +9,29 @@ const numberPattern = /[\s,]*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)/iy;
 const flagPattern = /[\s,]*([01])/y;
 const commandPattern = /[\s,]*([a-z])/iy;
 
+/** What was read before, as sketches draw the same data in every frame; and how long all of that is. */
+const known = new Map<string, Path>();
+let length = 0;
+const maxLength = 1e6;
+
 /**
  * Reads SVG path data (SVG 2, 9.3) into a path: all commands, absolute and relative.
  * @throws SketchError that says where it cannot be read.
  */
 export function parsePathData(call: string, data: string): Path {
+  let path = known.get(data);
+  if (path !== undefined) return path;
+  path = parse(call, data);
+  length += data.length;
+  if (length > maxLength) {
+    known.clear();
+    length = data.length;
+  }
+  known.set(data, path);
+  return path;
+}
+
+function parse(call: string, data: string): Path {
   const path: number[] = [];
   let at = 0;
   let [x, y, startX, startY] = [0, 0, 0, 0];

@@ -180,13 +180,21 @@ export type Stop = ColorLike | readonly [offset: number, color: ColorLike];
 /** Stops of a ramp or gradient: colors spread evenly, or `[offset, color]` pairs. */
 export const stops = listOf(convertedLater<Stop>('a color, or [offset, color]'), 'colors', 2);
 
-/** Stops as offsets and colors, in rising order. @throws SketchError where they are not, or are not stops */
-export function readStops(call: string, given: readonly Stop[]): { offset: number; color: Color }[] {
+/**
+ * Stops as offsets and colors, in rising order.
+ * @param read how their colors are read: {@link readColor} or {@link readPacked}
+ * @throws SketchError where they are not, or are not stops
+ */
+export function readStops<C>(
+  call: string,
+  given: readonly Stop[],
+  read: (call: string, option: string, value: unknown) => C,
+): { offset: number; color: C }[] {
   stops.read(call, 'stops', given);
   let last = 0;
   return given.map((stop: unknown, index) => {
     const option = `stops[${index}]`;
-    if (!Array.isArray(stop)) return { offset: index / (given.length - 1), color: readColor(call, option, stop) };
+    if (!Array.isArray(stop)) return { offset: index / (given.length - 1), color: read(call, option, stop) };
     const offset = fraction.read(call, `${option} offset`, stop[0]);
     if (offset < last)
       fail({
@@ -197,6 +205,6 @@ export function readStops(call: string, given: readonly Stop[]): { offset: numbe
         expected: 'expected rising offsets',
       });
     last = offset;
-    return { offset, color: readColor(call, option, stop[1]) };
+    return { offset, color: read(call, option, stop[1]) };
   });
 }

@@ -3,7 +3,7 @@ import type { Matrix } from '../geometry/matrix.ts';
 import { degrees, length, oneOf } from '../schema/kind.ts';
 import { pairOf, point, type Pair } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
-import { readStops, stops, type PackedColor, type Stop } from './color.ts';
+import { readPacked, readStops, stops, type PackedColor, type Stop } from './color.ts';
 import { hypot } from '../maths/power.ts';
 
 /** Where a gradient's points are: in the units in force where the shape is drawn, or in fractions of the shape's box. */
@@ -109,8 +109,8 @@ const conicOptions = schemaOf(
 /** A gradient along a line. @throws SketchError where an option is unknown or not valid */
 export function linearGradient(options: LinearGradientOptions): LinearGradient {
   const call = 'linearGradient';
-  const { from, to, ...rest } = linearOptions.read(call, options);
-  return register({ type: 'linear', from: pairOf(from), to: pairOf(to), ...rest, stops: packStops(call, rest.stops) });
+  const { from, to, stops, units, spread } = linearOptions.read(call, options);
+  return register({ type: 'linear', from: pairOf(from), to: pairOf(to), units, spread, stops: packStops(call, stops) });
 }
 
 /**
@@ -119,10 +119,10 @@ export function linearGradient(options: LinearGradientOptions): LinearGradient {
  */
 export function radialGradient(options: RadialGradientOptions): RadialGradient {
   const call = 'radialGradient';
-  const { at: middle, focus: given, ...rest } = radialOptions.read(call, options);
+  const { at: middle, radius, focus: given, stops, units, spread } = radialOptions.read(call, options);
   const at = pairOf(middle);
-  const focus = given === undefined ? at : insideCircle(pairOf(given), at, rest.radius);
-  return register({ type: 'radial', at, focus, ...rest, stops: packStops(call, rest.stops) });
+  const focus = given === undefined ? at : insideCircle(pairOf(given), at, radius);
+  return register({ type: 'radial', at, radius, focus, units, spread, stops: packStops(call, stops) });
 }
 
 /**
@@ -131,8 +131,8 @@ export function radialGradient(options: RadialGradientOptions): RadialGradient {
  */
 export function conicGradient(options: ConicGradientOptions): ConicGradient {
   const call = 'conicGradient';
-  const { at, ...rest } = conicOptions.read(call, options);
-  return register({ type: 'conic', at: pairOf(at), ...rest, spread: 'pad', stops: packStops(call, rest.stops) });
+  const { at, start, stops, units } = conicOptions.read(call, options);
+  return register({ type: 'conic', at: pairOf(at), start, units, spread: 'pad', stops: packStops(call, stops) });
 }
 
 const gradients = new WeakSet<object>();
@@ -148,7 +148,7 @@ export function isGradient(value: unknown): value is Gradient {
 }
 
 function packStops(call: string, given: readonly Stop[]): GradientBase['stops'] {
-  return readStops(call, given).map(({ offset, color }) => ({ offset, color: color.packed }));
+  return readStops(call, given, readPacked);
 }
 
 /** A focus on or beyond the edge is drawn just inside it, as SVG 2 has it. */

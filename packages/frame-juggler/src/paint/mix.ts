@@ -63,7 +63,7 @@ function mixed(space: ColorFunction, from: Prepared, to: Prepared, part: number)
  */
 export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: number) => Color {
   const row = readSpace('ramp', space);
-  const list = readStops('ramp', stops).map(({ offset, color }) => ({ offset, ...inSpace(row, color) }));
+  const list = readStops('ramp', stops, readColor).map(({ offset, color }) => ({ offset, ...inSpace(row, color) }));
   const { length } = list;
   return (t) => {
     finite.read('ramp', 't', t);

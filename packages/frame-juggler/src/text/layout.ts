@@ -2,7 +2,7 @@ import { addPlaced, type Path } from '../geometry/path.ts';
 import type { Pair } from '../schema/point.ts';
 import { anchorFraction } from '../shapes/place.ts';
 import { clustersOf } from './characters.ts';
-import type { Directions, DirectedRuns } from './directions.ts';
+import { runsRightToLeft, type Directions, type DirectedRuns } from './directions.ts';
 import type { Font, OwnWeight, SetLine } from './font.ts';
 import { breakAtSpaces, breaksElsewhere, type LineBreaks } from './line-breaks.ts';
 import type { TextAnchor } from './options.ts';
@@ -43,6 +43,8 @@ export interface TextBlock {
   readonly lacking: readonly string[];
 }
 
+const none: readonly string[] = [];
+
 /** Lays out a text: breaks it into lines, and makes its outline. */
 export function layOut(setting: TextSetting, means: Means): TextBlock {
   const { pin, style, anchor, up, united } = setting;
@@ -69,7 +71,7 @@ export function layOut(setting: TextSetting, means: Means): TextBlock {
     height,
     lines: lines.map(({ text }) => text),
     simple: areApart(set, style.lineHeight),
-    lacking: [...new Set(set.flatMap((line) => line.lacking))],
+    lacking: set.every((line) => line.lacking.length === 0) ? none : [...new Set(set.flatMap((line) => line.lacking))],
   };
 }
 
@@ -101,13 +103,18 @@ function linesOf({ string, style, maxWidth = Infinity }: TextSetting, means: Mea
   const fonts = fontsOf(style, means.fonts);
   const max = style.size > 0 ? maxWidth / style.size : Infinity;
   const breaks = breaksElsewhere(string) ? means.breaks : undefined;
-  return string.split(lineEnd).flatMap((paragraph) => {
-    const runs = means.directions?.(paragraph) ?? straightOn(paragraph);
-    const whole = { text: paragraph, set: setRuns(runs(0, paragraph.length), fonts) };
-    if (whole.set.advance <= max) return [whole];
-    const set = (start: number, end: number): Line => pieceOf(paragraph, start, end, runs, fonts);
-    return breakParagraph(paragraph, (breaks ?? breakAtSpaces)(paragraph), max, set);
-  });
+  const lines: Line[] = [];
+  for (const paragraph of string.split(lineEnd)) {
+    const directions = runsRightToLeft(paragraph) ? means.directions : undefined;
+    const runs = directions?.(paragraph) ?? straightOn(paragraph);
+    const whole = setRuns(runs(0, paragraph.length), fonts);
+    if (whole.advance <= max) lines.push({ text: paragraph, set: whole });
+    else {
+      const set = (start: number, end: number): Line => pieceOf(paragraph, start, end, runs, fonts);
+      lines.push(...breakParagraph(paragraph, (breaks ?? breakAtSpaces)(paragraph), max, set));
+    }
+  }
+  return lines;
 }
 
 /** The runs of a paragraph without right-to-left text. */

@@ -5,6 +5,8 @@ import type { Font, SetLine } from './font.ts';
 
 /** Lays out a line by its `runs`, in the first of `fonts`; characters it lacks are taken from the next ones. */
 export function setRuns(runs: readonly DirectedRun[], fonts: readonly Font[]): SetLine {
+  // Most lines are of one run, one font and one script.
+  if (runs.length === 1 && isPlain(runs[0].text, fonts)) return fonts[0].set(runs[0].text, runs[0].rightToLeft);
   const parts = runs.flatMap(({ text, rightToLeft }) => {
     const ofOneFont = partsOf(text, fonts).map((part) => part.font.set(part.text, rightToLeft));
     return rightToLeft ? ofOneFont.reverse() : ofOneFont;
@@ -37,10 +39,15 @@ interface Part {
   readonly script: number | undefined;
 }
 
+/** Whether a text is of one script, and the first font has all of it. */
+function isPlain(text: string, fonts: readonly Font[]): boolean {
+  return isLatin(text) && (fonts.length === 1 || fonts[0].draws(text));
+}
+
 /** Splits a text into parts of one font and one script each. */
 function partsOf(text: string, fonts: readonly Font[]): Part[] {
   const [first] = fonts;
-  if (isLatin(text) && (fonts.length === 1 || first.draws(text))) return [{ text, font: first, script: undefined }];
+  if (isPlain(text, fonts)) return [{ text, font: first, script: undefined }];
   const parts: Part[] = [];
   for (const cluster of clustersOf(text)) {
     const before = parts.at(-1);
