@@ -78,7 +78,7 @@ export function defineShape<Values extends object = Record<never, never>>(
     options: schemaOf({ ...pinTable, ...anchorTable, ...tableOf(values) }, '{ at: [100, 80] }'),
     outline(options, path, _call, surroundings) {
       const builder = new PathBuilder();
-      outline({ ...defaults, ...options } as unknown as Drawn<Values>, builder, {
+      outline(Object.assign({}, defaults, options) as unknown as Drawn<Values>, builder, {
         width: surroundings.width,
         height: surroundings.height,
       });
