@@ -1,5 +1,6 @@
 // Measures what the project promises. Run with: npm run bench
 import './record.mjs';
+import './calls.mjs';
 import './start.mjs';
 import './bundle.mjs';
 import './memory.mjs';
