@@ -233,11 +233,22 @@ export function roots(a: number, b: number, c: number): number[] {
   return [(-b + root) / (2 * a), (-b - root) / (2 * a)];
 }
 
-/** Adds a path to another one, scaled about its origin, which comes to (x, y). */
-export function addPlaced(path: number[], added: Path, x: number, y: number, scaleX: number, scaleY: number): void {
+/** Writes a path into another one from a place on, scaled about its origin, which comes to (x, y). It has no arcs. */
+export function putPlaced(
+  into: number[] | Float64Array,
+  at: number,
+  added: Path,
+  x: number,
+  y: number,
+  scaleX: number,
+  scaleY: number,
+): void {
   for (let i = 0; i < added.length;) {
     const end = i + commandLength[added[i]];
-    path.push(added[i++]);
-    for (; i < end; i += 2) path.push(x + added[i] * scaleX, y + added[i + 1] * scaleY);
+    into[at++] = added[i++];
+    for (; i < end; i += 2) {
+      into[at++] = x + added[i] * scaleX;
+      into[at++] = y + added[i + 1] * scaleY;
+    }
   }
 }

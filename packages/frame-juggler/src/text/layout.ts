@@ -1,4 +1,4 @@
-import { addPlaced, type Path } from '../geometry/path.ts';
+import { putPlaced, type Path } from '../geometry/path.ts';
 import type { Pair } from '../schema/point.ts';
 import { anchorFraction } from '../shapes/place.ts';
 import { clustersOf } from './characters.ts';
@@ -58,11 +58,14 @@ export function layOut(setting: TextSetting, means: Means): TextBlock {
   // The box's fractions, from the left and from the top.
   const [ax, ay] = textAnchor(anchor, capHeight / (height || 1));
   const align = style.align === 'auto' ? ax : { left: 0, center: 0.5, right: 1 }[style.align];
-  const path: number[] = [];
-  lines.forEach(({ set }, index) => {
+  const outlines = lines.map(({ set }) => (united ? set.united() : set.path));
+  const path = new Float64Array(outlines.reduce((sum, { length }) => sum + length, 0));
+  let at = 0;
+  outlines.forEach((outline, index) => {
     const x = pin[0] - ax * width + align * (width - widths[index]);
     const below = capHeight + index * leading - ay * height;
-    addPlaced(path, united ? set.united() : set.path, x, pin[1] + (up ? -below : below), size, up ? -size : size);
+    putPlaced(path, at, outline, x, pin[1] + (up ? -below : below), size, up ? -size : size);
+    at += outline.length;
   });
   const set = lines.map((line) => line.set);
   return {

@@ -1,6 +1,6 @@
 import type * as fontkit from 'fontkit';
 import { fail, show } from '../error.ts';
-import { addPlaced, close, cubic, isFinitePath, line, move, quad, type Path } from '../geometry/path.ts';
+import { close, cubic, isFinitePath, line, move, putPlaced, quad, type Path } from '../geometry/path.ts';
 import { unitedPath } from '../geometry/united.ts';
 import { drawsNothing, withoutUndrawn } from './characters.ts';
 import { Font, type SetLine } from './font.ts';
@@ -146,7 +146,7 @@ function unitedGlyph(glyph: fontkit.Glyph, opened: OpenedFont, x: number, y: num
     opened.united.set(glyph.id, united);
   }
   const path: number[] = [];
-  addPlaced(path, united, x, y, 1, 1);
+  putPlaced(path, path.length, united, x, y, 1, 1);
   return path;
 }
 

@@ -1,4 +1,4 @@
-import { addPlaced, type Path } from '../geometry/path.ts';
+import { putPlaced, type Path } from '../geometry/path.ts';
 import { clustersOf, drawsNothing, isLatin, scriptOf } from './characters.ts';
 import type { DirectedRun } from './directions.ts';
 import type { Font, SetLine } from './font.ts';
@@ -16,7 +16,7 @@ export function setRuns(runs: readonly DirectedRun[], fonts: readonly Font[]): S
     const path: number[] = [];
     let advance = 0;
     for (const part of parts) {
-      addPlaced(path, pathOf(part), advance, 0, 1, 1);
+      putPlaced(path, path.length, pathOf(part), advance, 0, 1, 1);
       advance += part.advance;
     }
     return path;
