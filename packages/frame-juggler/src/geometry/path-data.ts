@@ -11,7 +11,7 @@ const commandPattern = /[\s,]*([a-z])/iy;
 
 /** What was read before, as sketches draw the same data in every frame; and how long all of that is. */
 const known = new Map<string, Path>();
-let length = 0;
+let knownLength = 0;
 const maxLength = 1e6;
 
 /**
@@ -22,10 +22,10 @@ export function parsePathData(call: string, data: string): Path {
   let path = known.get(data);
   if (path !== undefined) return path;
   path = parse(call, data);
-  length += data.length;
-  if (length > maxLength) {
+  knownLength += data.length;
+  if (knownLength > maxLength) {
     known.clear();
-    length = data.length;
+    knownLength = data.length;
   }
   known.set(data, path);
   return path;
