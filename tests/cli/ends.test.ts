@@ -1,6 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
-import { chmodSync, readdirSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { juggle, temporaryFolder } from '../helpers.ts';
 
@@ -10,6 +10,8 @@ ${first}
 export default defineSketch({ canvas: { width: 60, height: 40 }, frameRate: 20, duration: 600, ${rest}
   paint(canvas, { frame }) { canvas.circle({ at: [frame % 60, 20], radius: 5 }); } });
 `;
+/** What a sketch does to tell that it is being loaded: by then the command hears signals. */
+const tells = "import fs from 'node:fs';\nfs.writeFileSync('begun', '');";
 const folder = temporaryFolder({
   'loop.ts': sketch('while (true);'),
   'await.ts': sketch('await new Promise(() => {});'),
@@ -17,15 +19,25 @@ const folder = temporaryFolder({
   'full.ts': sketch('let all: object | null = null;', 'step(_, { frame }) { while (frame > 2) all = { all }; },'),
   'getter.ts': sketch('', 'get title(): string { while (true); },'),
   'microtasks.ts': sketch('', 'async start() { while (true) await null; },'),
+  'endless.ts': sketch(tells, 'async start() { while (true) await null; },'),
   'open.ts': sketch("import http from 'node:http';\nsetInterval(() => {}, 1000); http.createServer().listen(0);"),
   'late.ts': sketch("setTimeout(() => { throw new Error('late squall'); }, 200);"),
   'unheard.ts': sketch('', "start() { void Promise.reject(new Error('unheard')); },"),
   'exits.ts': sketch('', 'start() { process.exit(0); },'),
   'squall.ts': sketch('', "step(_, { frame }) { if (frame === 9) throw new Error('squall'); },"),
-  'far.ts': sketch('', 'duration: 1e9, step(state) { return state; },'),
+  'far.ts': sketch(tells, 'duration: 1e9, step(state) { return state; },'),
 });
 afterAll(folder.remove);
 const unfinished = (): string[] => readdirSync(folder.path).filter((name) => name.endsWith('.part'));
+const isBegun = (): boolean => existsSync(path.join(folder.path, 'begun'));
+const wait = (milliseconds: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+/** Waits until a sketch is loaded, and some time more. */
+async function begun(milliseconds = 0): Promise<void> {
+  while (!isBegun()) await wait(20);
+  rmSync(path.join(folder.path, 'begun'));
+  await wait(milliseconds);
+}
 
 describe('a sketch that does not come back', () => {
   test.each([
@@ -76,9 +88,9 @@ test('a reader that has stopped reading keeps no render from being stopped', asy
   child.stderr.on('data', (data: Buffer) => (said += data.toString()));
   const closed = new Promise((resolve) => child.on('close', resolve));
   // By then the pipe is long full.
-  await new Promise((resolve) => setTimeout(resolve, 4000));
+  await begun(3000);
   child.kill('SIGINT');
-  expect(await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 10_000, 'hung'))])).toBe(130);
+  expect(await Promise.race([closed, wait(10_000)])).toBe(130);
   reader.kill();
   expect(said).toContain('juggle: stopped');
 });
@@ -92,7 +104,7 @@ describe('a signal', () => {
   /** Runs a command until it has begun its work, sends a signal, and tells how it ended. */
   async function interrupted(
     signal: NodeJS.Signals,
-    begun: () => boolean,
+    start: () => Promise<void>,
     ...args: string[]
   ): Promise<{ code: number | null; err: string }> {
     // prettier-ignore
@@ -104,41 +116,39 @@ describe('a signal', () => {
     let err = '';
     child.stderr.on('data', (data: Buffer) => (err += data.toString()));
     const closed = new Promise<number | null>((resolve) => child.on('close', resolve));
-    while (!begun()) await new Promise((resolve) => setTimeout(resolve, 20));
+    await start();
     child.kill(signal);
     return { code: await closed, err };
   }
 
-  const after = (milliseconds: number): (() => boolean) => {
-    const start = Date.now();
-    return () => Date.now() - start > milliseconds;
+  const film = async (): Promise<void> => {
+    while (unfinished().length === 0) await wait(20);
   };
-  const isFilm = (): boolean => unfinished().length > 0;
 
   test.each(['SIGINT', 'SIGTERM'] as const)('%s stops a film, and its encoder with it', async (signal) => {
-    const { code, err } = await interrupted(signal, isFilm, 'squall.ts', '-o', 'film.mp4', '--frames', '0..8', '-q');
+    const { code, err } = await interrupted(signal, film, 'squall.ts', '-o', 'film.mp4', '--frames', '0..8', '-q');
     expect([code, err]).toEqual([130, 'juggle: stopped. Nothing was written to film.mp4\n']);
     expect(unfinished()).toEqual([]);
   });
 
   test.each(['SIGINT', 'SIGTERM'] as const)('%s stops a run on its way to a late frame', async (signal) => {
     const args = ['far.ts', '-o', 'far.gif', '--frames', '1000000000..1000000001', '-q'];
-    expect(await interrupted(signal, after(1500), ...args)).toEqual({ code: 130, err: 'juggle: stopped. Nothing was written to far.gif\n' }); // prettier-ignore
+    expect(await interrupted(signal, () => begun(500), ...args)).toEqual({ code: 130, err: 'juggle: stopped. Nothing was written to far.gif\n' }); // prettier-ignore
   });
 
   test('stops a render into a pipe that nobody reads', async () => {
     execFileSync('mkfifo', [path.join(folder.path, 'unread.png')]);
     const args = ['far.ts', '-o', 'unread.png', '-q'];
-    expect((await interrupted('SIGTERM', after(2000), ...args)).code).toBe(130);
+    expect((await interrupted('SIGTERM', () => begun(1000), ...args)).code).toBe(130);
   });
 
   test('stops a sketch that never comes back', async () => {
-    const args = ['microtasks.ts', '-o', 'never.png', '--patience', '0', '-q'];
-    expect(await interrupted('SIGINT', after(1500), ...args)).toEqual({ code: 130, err: 'juggle: stopped. Nothing was written to never.png\n' }); // prettier-ignore
+    const args = ['endless.ts', '-o', 'never.png', '--patience', '0', '-q'];
+    expect(await interrupted('SIGINT', () => begun(500), ...args)).toEqual({ code: 130, err: 'juggle: stopped. Nothing was written to never.png\n' }); // prettier-ignore
   });
 
   test('a sketch that throws ends its film and the encoder', async () => {
-    const { code, err } = await interrupted('SIGWINCH', () => true, 'squall.ts', '-o', 'film.webm', '-q');
+    const { code, err } = await interrupted('SIGWINCH', () => wait(0), 'squall.ts', '-o', 'film.webm', '-q');
     expect([code, err]).toEqual([2, 'juggle: Error: squall (squall.ts:3:140, frame 9). Nothing was written to film.webm\n']); // prettier-ignore
     expect(unfinished()).toEqual([]);
   });
