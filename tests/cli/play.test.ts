@@ -166,7 +166,7 @@ describe('as a program', () => {
     running.push(child);
     let said = '';
     child.stdout.on('data', (data: Buffer) => (said += data.toString()));
-    for (let i = 0; i < 100 && !/Playing .*lamp\.ts at http/.test(said); i++) await new Promise((resolve) => setTimeout(resolve, 50));
+    for (let i = 0; i < 600 && !/Playing .*lamp\.ts at http/.test(said); i++) await new Promise((resolve) => setTimeout(resolve, 50));
     await new Promise((resolve) => setTimeout(resolve, 700));
     expect(said).toMatch(/^Playing .*lamp\.ts at http/);
     expect(child.exitCode).toBe(null);
