@@ -7,6 +7,7 @@ import {
   dial,
   gray,
   linearGradient,
+  picture,
   radialGradient,
   rgb,
   defineSketch,
@@ -15,6 +16,7 @@ import {
   type Canvas,
   type Checkup,
   type Moment,
+  type Picture,
   type ShapeOptions,
   type Sketch,
   type TextOptions as TextOnly,
@@ -88,6 +90,43 @@ test('a paint that changes the state is found where the picture does not show it
   const { findings } = await check(sketch, false);
   expect(findings.map(({ name, seen }) => [name, seen])).toEqual([['paint-changes', 'paint changes state.seen[0].times']]); // prettier-ignore
 });
+
+test('a picture that paint writes anew in each frame does no harm; one that keeps what was written does', async () => {
+  const written = async (paint: (picture: Picture, frame: number) => void): Promise<string[]> => {
+    const sketch = defineSketch({
+      canvas: { width: 320, height: 180 },
+      duration: 1,
+      start: () => ({ fog: picture(20, 10, (own) => own.clear('black')) }),
+      paint(canvas, { frame }, { fog }) {
+        paint(fog, frame);
+        canvas.picture(fog, { from: [0, 0], to: [320, 180], smooth: false });
+      },
+    });
+    return (await check(sketch, false)).findings.map(({ name, seen }) => `${name}: ${seen}`);
+  };
+  const whole = (fog: Picture, frame: number): void => {
+    for (let x = 0; x < 20; x++) fog.setColorAt(x, 5, x === frame % 20 ? 'white' : 'black');
+  };
+  expect(await written(whole)).toEqual([]);
+  expect(await written((fog, frame) => fog.setColorAt(frame % 20, 5, 'white'))).toEqual(['paint-changes: paint writes to state.fog, and frame 20 is different when it is painted without the ones before']);
+  const fading = (fog: Picture): void => fog.setColorAt(0, 0, rgb(255, 255, 255, fog.colorAt(0, 0).alpha * 0.9));
+  expect(await written(fading)).toEqual(['paint-changes: frame 0 is different when it is painted a second time']);
+}); // prettier-ignore
+
+test('what hops from square to square a few times a second is bound to frames, and meant so', async () => {
+  const hopping = async (frameRate: number, step: number): Promise<string[]> => {
+    const sketch = defineSketch({
+      canvas: { width: 3000, height: 180 },
+      frameRate,
+      duration: 4,
+      start: () => ({ x: 10 }),
+      step: (state) => void (state.x += step),
+      paint: (canvas, _, { x }) => canvas.rect({ at: [x, 90], size: 20, fill: '#a8433a' }),
+    });
+    return (await check(sketch, false)).findings.map(({ name }) => name);
+  };
+  expect([await hopping(8, 20), await hopping(8, 5), await hopping(30, 20)]).toEqual([[], ['frame-bound'], ['frame-bound']]);
+}); // prettier-ignore
 
 test('a stroke set for shapes is found where it outlines a text after them, and only there', async () => {
   const sketchOf = (more: TextOptions): Sketch =>

@@ -82,6 +82,8 @@ export class Noted {
   readonly angles: { readonly call: string; readonly angle: number; readonly line: SourceLine | undefined }[] = [];
   /** The first place of the state that a paint has changed, where one has. */
   changed: string | undefined;
+  /** The first picture of the state that a paint has written to, where one has. Written whole, it does no harm. */
+  written: string | undefined;
   /** The log of the paint that is to be noted in full; undefined where none is. */
   log: PaintLog | undefined;
 }
@@ -103,7 +105,9 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
       } finally {
         stage.over = true;
       }
-      noted.changed ??= before && firstChange(before, valuesOf(state));
+      const after = before && valuesOf(state);
+      noted.changed ??= firstChange(before?.values, after?.values);
+      noted.written ??= firstChange(before?.pictures, after?.pictures);
     },
   });
 }

@@ -1,4 +1,4 @@
-import type { Evidence, Sighting } from '../evidence.ts';
+import type { Detail, Evidence, Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 
 /* Pictures that are not the same again. */
@@ -42,20 +42,16 @@ const paintChanges: Rule = {
   title: 'A paint that changes something',
   why: 'Painted twice, the frame comes out differently, so by itself it is not the frame of the run.',
   cure: 'Move what changes into step(state), and let paint only draw it.',
-  find: (evidence) =>
+  find({ noted, details, differs }) {
     // Differences from `Math.random` or the clock have findings of their own.
-    evidence.noted.engine.length > 0
-      ? []
-      : evidence.details
-          .filter(({ repeats }) => !repeats || evidence.noted.changed !== undefined)
-          .slice(0, 1)
-          .map(({ at, items, repeats }) => ({
-            line: items[0]?.description.source,
-            frame: at,
-            text: repeats
-              ? `paint changes ${evidence.noted.changed}`
-              : `frame ${at} is different when it is painted a second time`,
-          })),
+    if (noted.engine.length > 0) return [];
+    const sighting = ({ at, items }: Detail, text: string): Sighting[] => [{ line: items[0]?.description.source, frame: at, text }]; // prettier-ignore
+    const another = details.find(({ repeats }) => !repeats);
+    if (another !== undefined) return sighting(another, `frame ${another.at} is different when it is painted a second time`); // prettier-ignore
+    if (noted.changed !== undefined) return sighting(details[0], `paint changes ${noted.changed}`);
+    const alone = noted.written && details.find(({ at }) => at === differs);
+    return alone ? sighting(alone, `paint writes to ${noted.written}, and frame ${alone.at} is different when it is painted without the ones before`) : []; // prettier-ignore
+  },
 };
 
 const runsDiffer: Rule = {
@@ -64,7 +60,10 @@ const runsDiffer: Rule = {
   why: 'A second run with the same seed draws different frames, because what the first run left behind is still there.',
   cure: 'Create it in start and return it: start: () => ({ x: 0 }).',
   find: ({ differs, noted, details }) =>
-    differs === undefined || noted.engine.length > 0 || details.some(({ repeats }) => !repeats)
+    differs === undefined ||
+    noted.engine.length > 0 ||
+    noted.written !== undefined ||
+    details.some(({ repeats }) => !repeats)
       ? []
       : [
           {

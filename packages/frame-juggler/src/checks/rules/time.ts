@@ -200,14 +200,18 @@ function distance(box: Box, canvas: Box): number {
   return hypot(across, down);
 }
 
+/** Frames a second up to which a thing may go from place to place, as in a game on squares, and is not seen to jerk. */
+const maxHopRate = 15;
+
 const frameBound: Rule = {
   name: 'frame-bound',
   title: 'A speed that depends on the frame rate',
   why: 'Something moved by a fixed amount per frame goes twice as fast at twice the frame rate.',
   cure: 'Multiply by delta and think in units per second, state.x += 40 * delta, or compute it from seconds.',
   find(evidence) {
-    const { tracks, faster, course } = evidence;
+    const { tracks, faster, course, sketch } = evidence;
     if (faster === undefined || course.length < 4) return [];
+    const isHop = (way: number, size: number): boolean => sketch.frameRate <= maxHopRate && way >= size;
     const others = new Map(faster.map((track) => [track.key, track]));
     const bound = tracks.filter((track) => {
       const other = others.get(track.key);
@@ -220,7 +224,12 @@ const frameBound: Rule = {
         if (!isFinite(a) || !isFinite(b) || !isFinite(c) || !isFinite(d)) return false;
         const [one, two] = [move(a, b), move(c, d)];
         const way = hypot(...one);
-        if (way < 0.5 || hypot(middle(a)[0] - middle(c)[0], middle(a)[1] - middle(c)[1]) > 1e-6) return false;
+        if (
+          way < 0.5 ||
+          isHop(way / at, span(a)) ||
+          hypot(middle(a)[0] - middle(c)[0], middle(a)[1] - middle(c)[1]) > 1e-6
+        )
+          return false;
         if (hypot(two[0] - 2 * one[0], two[1] - 2 * one[1]) > 0.06 * way) return false;
       }
       return steps >= 2;
