@@ -366,6 +366,15 @@ export const examples: Readonly<Record<string, (canvas: Canvas, moment: Moment) 
   keyframes(canvas) {
     const x = keyframes([40, { value: 280, easing: 'ease-in-out' }, 160], { duration: 4 });
     for (let s = 0; s <= 4; s += 0.25) canvas.circle({ at: [x(s), 20 + s * 20], radius: 6, fill: '#d5603f' });
+    // Values that move together have names.
+    const boat = keyframes(
+      [
+        { at: [40, 100], turn: 0 },
+        { at: [280, 20], turn: 90 },
+      ],
+      { duration: 4 },
+    );
+    for (let s = 0; s <= 4; s++) canvas.rect({ at: boat(s).at, size: [16, 6], rotate: boat(s).turn, fill: '#24506a' });
   },
   spring(canvas) {
     const y = spring({ from: 20, to: 60, stiffness: 90, damping: 4 });

@@ -183,6 +183,30 @@ describe('keyframes', () => {
     expect(run({ easing: 'back-out' }, 0.5).every((value) => (value as number) > 100)).toBe(true);
   });
 
+  test('several values move together by their names, each as it would alone', () => {
+    const together = keyframes(
+      [{ at: [0, 40], turn: 350, radius: 10, color: 'black' }, { value: { at: [8, 0], turn: 10, radius: 360, color: 'white' }, easing: 'ease-in' }, { at: [0, 0], turn: 90, radius: 1, color: 'black' }],
+      { duration: 2, delay: 1, angles: ['turn'] },
+    ); // prettier-ignore
+    const alone = { duration: 2, delay: 1 };
+    const at = keyframes([[0, 40], { value: [8, 0], easing: 'ease-in' }, [0, 0]], alone);
+    const turn = keyframes([350, { value: 10, easing: 'ease-in' }, 90], { ...alone, angles: true });
+    const radius = keyframes([10, { value: 360, easing: 'ease-in' }, 1], alone);
+    const color = keyframes(['black', { value: 'white', easing: 'ease-in' }, 'black'], alone);
+    for (const t of [0, 1.3, 2, 2.7, 4])
+      expect(together(t)).toEqual({ at: at(t), turn: turn(t), radius: radius(t), color: color(t) });
+    expect(
+      keyframes(
+        [
+          { x: 1, y: 2 },
+          { x: 3, y: 4 },
+        ],
+        { duration: 1 },
+      )(0.5),
+    ).toEqual({ x: 2, y: 3 });
+    expect(keyframes([{ turn: 350 }, { turn: 10 }], { duration: 1, angles: true })(0.5)).toEqual({ turn: 360 });
+  });
+
   test('mistakes are named', () => {
     expect(errorOf(() => keyframes([0, 'red'] as never, { duration: 1 }))).toMatch(
       'all numbers, all points or all colors',

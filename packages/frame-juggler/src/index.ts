@@ -88,7 +88,7 @@ export { LiveClock } from './motion/clock.ts';
 export { easing } from './motion/easing.ts';
 export type { Easing } from './motion/easing.ts';
 export { keyframes } from './motion/keyframes.ts';
-export type { Keyframe, KeyframeTiming, KeyframeValue } from './motion/keyframes.ts';
+export type { Keyframe, KeyframeParts, KeyframeTiming, KeyframeValue } from './motion/keyframes.ts';
 export { spring } from './motion/spring.ts';
 export type { SpringOptions } from './motion/spring.ts';
 export { fromRadians, fromTurns, heading, polar } from './geometry/angle.ts';

@@ -1,17 +1,41 @@
 import { fail } from '../error.ts';
-import { finite, fraction, kindOf, length, listOf, oneOf, text, toggle, convertedLater } from '../schema/kind.ts';
+import { convertedLater, finite, fraction, kindOf, length, listOf, oneOf, text } from '../schema/kind.ts';
+import { nearest } from '../suggest.ts';
 import { isPoint, xOf, yOf, type Place, type Point } from '../schema/point.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { Color, type ColorLike } from '../paint/color.ts';
 import { ramp } from '../paint/mix.ts';
 import { fillOffsets, readEasing } from './easing.ts';
 
-/** What keyframes can go through: numbers, points or colors. */
+/** One value that keyframes can go through: a number, a point or a color. */
 export type KeyframeValue = number | Point | ColorLike;
 
-const isValue = (value: unknown): boolean =>
+/** Several values that go through keyframes together, by names of your own: `{ at: [40, 90], turn: 0 }`. */
+export type KeyframeParts = Readonly<Record<string, KeyframeValue>> & {
+  [Name in 'value' | 'offset' | 'easing']?: never;
+};
+
+/** What keyframes give. */
+type KeyframeResult<Value extends KeyframeValue | KeyframeParts> = Value extends number
+  ? number
+  : Value extends ColorLike
+    ? Color
+    : Value extends Point
+      ? Place
+      : { [Part in keyof Value]: KeyframeResult<Extract<Value[Part], KeyframeValue>> };
+
+const isValue = (value: unknown): value is KeyframeValue =>
   Number.isFinite(value) || typeof value === 'string' || value instanceof Color || isPoint(value);
-const keyframeValue = kindOf<KeyframeValue>('a number, a point or a color', isValue, 'is not a value');
+const isNamed = (value: unknown): value is object =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isParts = (value: unknown): value is KeyframeParts =>
+  isNamed(value) && Object.values(value).length > 0 && Object.values(value).every(isValue);
+const singleValue = kindOf<KeyframeValue>('a number, a point or a color', isValue, 'is not a value');
+const keyframeValue = kindOf<KeyframeValue | KeyframeParts>(
+  'a number, a point, a color, or several of them by name',
+  (value) => isValue(value) || isParts(value),
+  'is not a value',
+);
 
 const keyframeTable = {
   /** From 0 to 1; spread evenly where it is left out. */
@@ -20,8 +44,8 @@ const keyframeTable = {
   easing: optional(text, 'linear'),
 };
 /** A value at some point of the way, and the easing towards the next one. */
-export type Keyframe<Value extends KeyframeValue> = {
-  /** What it is there: a number, a point or a color. */
+export type Keyframe<Value extends KeyframeValue | KeyframeParts> = {
+  /** What it is there: a number, a point, a color, or several of them by name. */
   value: Value;
 } & Options<typeof keyframeTable>;
 const keyframeOptions = schemaOf({ value: keyframeValue, ...keyframeTable }, '{ value: 20, offset: 0.5 }');
@@ -46,8 +70,15 @@ const timingTable = {
   fill: optional(oneOf('none', 'forwards', 'backwards', 'both'), 'both'),
   /** The easing of each iteration as a whole, in CSS's syntax. */
   easing: optional(text, 'linear'),
-  /** Numbers are angles in degrees, and go the shorter way round. */
-  angles: optional(toggle, false),
+  /** Numbers are angles in degrees, and go the shorter way round; of several values by name, those named here. */
+  angles: optional(
+    kindOf<boolean | readonly string[]>(
+      'true, or the names of those that are angles',
+      (value) => typeof value === 'boolean' || (Array.isArray(value) && value.every((one) => typeof one === 'string')),
+      'is neither true nor a list of names',
+    ),
+    false,
+  ),
 };
 /** Web Animations' timing, in seconds. */
 export type KeyframeTiming = Options<typeof timingTable>;
@@ -57,17 +88,22 @@ const timingOptions = schemaOf(timingTable, '{ duration: 2 } behind the keyframe
 type Filled<Value, Timing extends KeyframeTiming> = Timing extends { fill: 'none' | 'forwards' | 'backwards' }
   ? Value | undefined
   : Value;
-type Frames<Value extends KeyframeValue> = readonly (Value | Keyframe<Value>)[];
+type Frames<Value extends KeyframeValue | KeyframeParts> = readonly (Value | Keyframe<Value>)[];
+/** Not inferred as one type: literals in keyframes of both forms would have to be the same. */
+type PartsOf<Frame> = Frame extends { value: infer Parts extends KeyframeParts }
+  ? Parts
+  : Extract<Frame, KeyframeParts>;
 
 const call = 'keyframes';
 const frameList = listOf(
-  convertedLater<KeyframeValue | Keyframe<KeyframeValue>>('a value'),
+  convertedLater<KeyframeValue | KeyframeParts | Keyframe<KeyframeValue | KeyframeParts>>('a value'),
   'values, or { value, offset, easing }',
   1,
 );
 
 /**
  * A value that moves through keyframes, as a function of seconds, by Web Animations' timing model (level 1, section 4).
+ * Several values that move together have names: `keyframes([{ at: [0, 0], turn: 0 }, { at: [9, 9], turn: 90 }], …)`.
  * @param list keyframes, or plain values spread evenly
  */
 export function keyframes<const Timing extends KeyframeTiming>(
@@ -82,7 +118,14 @@ export function keyframes<const Timing extends KeyframeTiming>(
   list: Frames<ColorLike>,
   timing: Timing,
 ): (seconds: number) => Filled<Color, Timing>;
-export function keyframes(list: Frames<KeyframeValue>, timing: KeyframeTiming): (seconds: number) => unknown {
+export function keyframes<const List extends Frames<KeyframeParts>, const Timing extends KeyframeTiming>(
+  list: List,
+  timing: Timing,
+): (seconds: number) => Filled<KeyframeResult<PartsOf<List[number]>>, Timing>;
+export function keyframes(
+  list: Frames<KeyframeValue | KeyframeParts>,
+  timing: KeyframeTiming,
+): (seconds: number) => unknown {
   const { angles, ...read } = timingOptions.read(call, timing);
   const at = timed(read, readFrames(list, angles));
   return (seconds) => at(finite.read(call, 'seconds', seconds));
@@ -118,10 +161,13 @@ function timed(timing: Omit<Complete<typeof timingTable>, 'angles'>, valueAt: Va
   };
 }
 
+type Angles = boolean | readonly string[];
+
 /** From progress to the value there; beyond the first and the last it goes on by the curves of those. */
-function readFrames(list: readonly (KeyframeValue | Keyframe<KeyframeValue>)[], angles: boolean): ValueAt {
+function readFrames(list: Frames<KeyframeValue | KeyframeParts>, angles: Angles): ValueAt {
   frameList.read(call, 'list', list);
   const frames = list.map(readFrame);
+  checkAngles(angles, frames[0].value);
   const offsets = frames.length === 1 ? [0] : fillOffsets(frames.map(({ offset }) => offset));
   const eases = frames.map((frame) => readEasing(frame.easing));
   const mixers = frames.slice(1).map((frame, i) => mixer(frames[i].value, frame.value, angles));
@@ -137,20 +183,49 @@ function readFrames(list: readonly (KeyframeValue | Keyframe<KeyframeValue>)[], 
   };
 }
 
-function readFrame(
-  entry: KeyframeValue | Keyframe<KeyframeValue>,
-  index: number,
-): { value: KeyframeValue; offset: number | undefined; easing: string } {
-  if (isValue(entry)) return { value: entry as KeyframeValue, offset: undefined, easing: 'linear' };
-  return keyframeOptions.read(`${call} list[${index}]`, entry);
+function checkAngles(angles: Angles, value: KeyframeValue | KeyframeParts): void {
+  if (typeof angles === 'boolean') return;
+  const numbers = isValue(value) ? [] : Object.keys(value).filter((name) => typeof value[name] === 'number');
+  const wrong = angles.find((name) => !numbers.includes(name));
+  if (wrong === undefined) return;
+  const expected =
+    numbers.length > 0 ? `names among ${numbers.join(', ')}` : 'true, as there are no numbers with names';
+  fail({ call, option: 'angles', value: wrong, problem: 'is no number that moves', expected: `expected ${expected}` });
 }
 
-const isColor = (value: KeyframeValue): value is ColorLike => typeof value === 'string' || value instanceof Color;
+const optionNames = ['value', ...Object.keys(keyframeTable)];
 
-function mixer(from: KeyframeValue, to: KeyframeValue, angles: boolean): (t: number) => unknown {
+function readFrame(
+  entry: Frames<KeyframeValue | KeyframeParts>[number],
+  index: number,
+): { value: KeyframeValue | KeyframeParts; offset: number | undefined; easing: string } {
+  const where = `${call} list[${index}]`;
+  const plain = { offset: undefined, easing: 'linear' };
+  if (isValue(entry)) return { value: entry, ...plain };
+  const given = isNamed(entry) ? Object.entries(entry) : [];
+  const parts = given.filter(([name]) => !optionNames.includes(name));
+  const isKeyframe = parts.length === 0 || parts.some(([name]) => nearest(name, optionNames) !== undefined);
+  if (isKeyframe || 'value' in entry) return keyframeOptions.read(where, entry);
+  // Offset and easing stand beside the value, so what moves needs a place of its own.
+  if (parts.length < given.length)
+    fail({ call: where, problem: 'has no value', expected: `expected what moves under value: { value: { ${parts[0][0]}: … }, ${given.find(([name]) => optionNames.includes(name))![0]}: … }` }); // prettier-ignore
+  for (const [name, part] of parts) singleValue.read(where, name, part);
+  return { value: entry as KeyframeParts, ...plain };
+}
+
+const isColor = (value: unknown): value is ColorLike => typeof value === 'string' || value instanceof Color;
+
+/** From one value to the next, by how far it is between them. */
+function mixer(
+  from: KeyframeValue | KeyframeParts,
+  to: KeyframeValue | KeyframeParts,
+  angles: Angles,
+  name = '',
+): (t: number) => unknown {
   if (typeof from === 'number' && typeof to === 'number') {
     const way = to - from;
-    const shorter = angles ? ((((way + 180) % 360) + 360) % 360) - 180 : way;
+    const isAngle = typeof angles === 'boolean' ? angles : angles.includes(name);
+    const shorter = isAngle ? ((((way + 180) % 360) + 360) % 360) - 180 : way;
     return (t) => from + shorter * t;
   }
   if (isColor(from) && isColor(to)) return ramp([from, to]);
@@ -158,11 +233,20 @@ function mixer(from: KeyframeValue, to: KeyframeValue, angles: boolean): (t: num
     const [x0, y0, x1, y1] = [xOf(from as Point), yOf(from as Point), xOf(to as Point), yOf(to as Point)];
     return (t) => ({ x: x0 + (x1 - x0) * t, y: y0 + (y1 - y0) * t });
   }
+  if (!isValue(from) && !isValue(to)) return partsMixer(from, to, angles);
   return fail({
     call,
-    option: 'value',
+    option: name === '' ? 'value' : `value.${name}`,
     value: to,
     problem: 'is of another kind than the one before',
     expected: 'expected all numbers, all points or all colors',
   });
+}
+
+function partsMixer(from: KeyframeParts, to: KeyframeParts, angles: Angles): (t: number) => unknown {
+  const names = Object.keys(from);
+  const same = names.length === Object.keys(to).length && names.every((name) => name in to);
+  if (!same) fail({ call, option: 'value', value: to, problem: 'has other names than the one before', expected: `expected ${names.join(', ')}` }); // prettier-ignore
+  const mixers = names.map((name) => mixer(from[name], to[name], angles, name));
+  return (t) => Object.fromEntries(names.map((name, i) => [name, mixers[i](t)]));
 }
