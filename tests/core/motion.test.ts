@@ -102,6 +102,12 @@ describe('easing', () => {
     expect(at(easing(`${name}-in-out`), 0.125, 0.25)).toEqual(at((t) => easing(`${name}-in`)(2 * t) / 2, 0.125, 0.25));
   });
 
+  test('a bounce falls to the ground four times, and rises less each time', () => {
+    const height = (t: number): number => 1 - easing('bounce-out')(t);
+    expect(at(height, 1 / 2.75, 2 / 2.75, 2.5 / 2.75, 1)).toEqual([0, 0, 0, 0]);
+    expect(at(height, 1.5 / 2.75, 2.25 / 2.75, 2.625 / 2.75)).toEqual([0.25, 0.0625, 0.0156]);
+  });
+
   test('a cubic Bézier is as high above its progress as its curve', () => {
     const x1 = fc.double({ min: 0, max: 1, noNaN: true });
     const y1 = fc.double({ min: -2, max: 3, noNaN: true });
