@@ -3,7 +3,15 @@ import { makeView } from '../../packages/frame-juggler/src/canvas/view.ts';
 import { multiply } from '../../packages/frame-juggler/src/geometry/matrix.ts';
 import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
 import { alphaOf } from '../../packages/frame-juggler/src/paint/color.ts';
-import { boundsOf, Canvas, defineShape, itemsOf, required, type Box } from '../../packages/frame-juggler/src/index.ts';
+import {
+  boundsOf,
+  Canvas,
+  defineShape,
+  itemsOf,
+  picture as pictureOf,
+  required,
+  type Box,
+} from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, inkArea, picture, pixel, record, type Recorded } from '../helpers.ts';
 
 const sides = ({ left, top, right, bottom }: Box): number[] => [left, top, right, bottom];
@@ -27,6 +35,61 @@ describe('shapes', () => {
       1,
     );
     expect(area((c) => c.path({ data: 'M10 10h60v60h-60z M20 20h20v20h-20z' }))).toBeCloseTo(3600, 1);
+  });
+
+  test('are as large as their options say, given by a radius, a diameter, a size or nothing', () => {
+    expect(sides(boundsOf('dot', { at: [10, 10] }))).toEqual([8, 8, 12, 12]);
+    expect(sides(boundsOf('dot', { at: [10, 10], size: 6 }))).toEqual([7, 7, 13, 13]);
+    expect(sides(boundsOf('circle', { at: [10, 10], radius: 6 }))).toEqual([4, 4, 16, 16]);
+    expect(sides(boundsOf('circle', { at: [10, 10], diameter: 6 }))).toEqual([7, 7, 13, 13]);
+    expect(sides(boundsOf('ellipse', { at: [10, 10], radii: [6, 2] }))).toEqual([4, 8, 16, 12]);
+    expect(sides(boundsOf('ellipse', { at: [10, 10], size: [6, 2] }))).toEqual([7, 9, 13, 11]);
+    expect(sides(boundsOf('arc', { at: [10, 10], radii: [6, 2], start: 0, end: 360 }))).toEqual([4, 8, 16, 12]);
+  });
+
+  test('an arc’s outline is open, or leads back straight, or through its middle', () => {
+    const drawn = (close?: 'chord' | 'sector', end = 90): number[] => {
+      const stroke = { color: 'black', width: 2 };
+      const shown = picture((c) => c.arc({ at: [50, 50], radius: 40, start: 0, end, fill: 'none', stroke, ...(close && { close }) })); // prettier-ignore
+      // On the edge, on the chord's middle, and on either straight side of the sector.
+      return [[78, 78], [69, 69], [70, 50], [50, 70]].map(([x, y]) => 1 - Math.round(pixel(shown, x, y)[0] / 255)); // prettier-ignore
+    };
+    expect(drawn()).toEqual([1, 0, 0, 0]);
+    expect(drawn('chord')).toEqual([1, 1, 0, 0]);
+    expect(drawn('sector')).toEqual([1, 0, 1, 1]);
+    // A whole turn has no ends that could lead to the middle.
+    expect(drawn('sector', 360)).toEqual([1, 0, 0, 0]);
+  });
+
+  test('a picture stands upright in its box, whole or in part, whichever way y goes', () => {
+    const flag = pictureOf(3, 2, (own) => {
+      own.rect({ from: [0, 0], to: [3, 1], fill: '#f00' });
+      own.rect({ from: [2, 1], to: [3, 2], fill: '#00f' });
+    });
+    const colors = (yAxis: 'up' | 'down', options: object): string[] => {
+      const view = makeView(100, 100, { yAxis });
+      const shown = picture((c) => c.picture(flag, { at: [50, 50], smooth: false, ...options } as never), { view });
+      const name: Record<string, string> = { '255,0,0': 'red', '0,0,255': 'blue', '255,255,255': '-' };
+      return [[45, 45], [45, 55], [55, 55], [65, 55], [45, 75]].map(([x, y]) => name[pixel(shown, x, y).slice(0, 3).join()]); // prettier-ignore
+    };
+    for (const yAxis of ['down', 'up'] as const) {
+      expect(colors(yAxis, { size: [60, 40] })).toEqual(['red', '-', '-', 'blue', '-']);
+      expect(colors(yAxis, { size: [60, 40], crop: { from: [3, 2], to: [1, 0] } })).toEqual(['red', '-', 'blue', 'blue', '-']); // prettier-ignore
+      expect(colors(yAxis, { size: 60, crop: { from: [2, 1], to: [3, 2] } })).toEqual(['blue', 'blue', 'blue', 'blue', 'blue']); // prettier-ignore
+    }
+    // Without a size a picture's pixels are units.
+    expect(boxOf(record((c) => c.picture(flag, { at: [50, 50] })))).toEqual([48.5, 49, 51.5, 51]);
+    for (const crop of [
+      { from: [0, 0], to: [4, 2] },
+      { from: [0, 0], to: [3, 3] },
+      { from: [-1, 0], to: [3, 2] },
+      { from: [0, 0], to: [1.5, 2] },
+      { from: [1, 0], to: [1, 2] },
+    ])
+      // prettier-ignore
+      expect(errorOf(() => record((c) => c.picture(flag, { at: [0, 0], crop } as never)))).toMatch(
+        'is not a part of the picture; expected two opposite corners, in whole pixels, within 3 × 2',
+      );
   });
 
   test('a circle scaled up a thousandfold is round', () => {
@@ -153,14 +216,33 @@ describe('shapes', () => {
       const view = makeView(160, 90, { viewBox, yAxis });
       const canvas = new Canvas({ width: 160, height: 90, density: 1, background: 0, carry: 0, view });
       canvas.grid({ spacing: [40, 45] });
-      const number = itemsOf(canvas.finish()).find(({ text }) => text === '40' || text === '-40')!;
-      const { top, bottom } = pathBox(number.path, multiply(view.matrix, number.transform));
+      const items = itemsOf(canvas.finish());
+      const boxOf = (...texts: string[]): Box => {
+        const number = items.find(({ text }) => texts.includes(text!))!;
+        return pathBox(number.path, multiply(view.matrix, number.transform));
+      };
+      const { top, bottom } = boxOf('40', '-40');
+      besides.push(Math.round(boxOf('45', '-45').left));
       return [Math.round(top), Math.round(bottom)];
     };
+    const besides: number[] = [];
     expect(heightsOf([0, 0, 160, 90], 'down')).toEqual([3, 10]);
     expect(heightsOf([0, 0, 160, 90], 'up')).toEqual([80, 87]);
     expect(heightsOf([-160, -90, 160, 90], 'down')).toEqual([80, 87]);
     expect(heightsOf([-80, -45, 160, 90], 'up')).toEqual([48, 55]);
+    // To the right of the y axis, or to its left where that is the canvas's edge.
+    expect(besides).toEqual([4, 4, 142, 84]);
+  });
+
+  test('a grid without a spacing has twelve steps or fewer along its longer side, each a round number', async () => {
+    const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
+    await loadFonts(['regular']);
+    const stepOf = (to: readonly [number, number]): number => {
+      const { items } = record((canvas) => canvas.grid({ from: [0, 0], to }));
+      return Number(items.filter(({ text }) => text !== undefined)[1].text);
+    };
+    expect([90, 120, 121, 240, 241, 600, 601, 0.9].map((width) => stepOf([width, width / 2]))).toEqual([10, 10, 20, 20, 50, 50, 100, 0.1]); // prettier-ignore
+    expect(stepOf([60, 130])).toBe(20);
   });
 
   test('a grid rules the whole canvas, wherever its view box begins', () => {
