@@ -1,5 +1,6 @@
 import { fail } from '../error.ts';
 import { finite, length } from '../schema/kind.ts';
+import { isPoint } from '../schema/point.ts';
 import { arc, close, cubic, line, move, quad, type Path } from './path.ts';
 
 /**
@@ -77,8 +78,14 @@ export class PathBuilder {
   }
 
   private add(call: string, command: number, ...values: number[]): this {
-    for (const [index, value] of values.entries()) finite.read(`path.${call}`, `argument ${index + 1}`, value);
+    for (let i = 0; i < values.length; i++)
+      if (!Number.isFinite(values[i])) refuse(`path.${call}`, `argument ${i + 1}`, values[i]);
     this.numbers.push(command, ...values);
     return this;
   }
+}
+
+function refuse(call: string, option: string, value: unknown): never {
+  if (isPoint(value)) fail({ call, option, value, problem: 'is a point', expected: 'expected x and y as two numbers' });
+  return finite.refuse(call, option, value);
 }
