@@ -70,6 +70,7 @@ test('scenes are the paint of a sketch: they get its moment and state, and chanc
 
 test('a scene that cannot be is refused', () => {
   expect(() => scenes([])).toThrow('is empty; expected scenes');
+  expect(() => scenes([{ ...filled('red'), fade: 1 }])).toThrow('scenes [0]: fade 1 has no scene before; leave it out');
   expect(() => scenes([filled('red'), { ...filled('blue'), fade: 3 }])).toThrow('scenes [1]: fade 3 is too long; expected at most 2');
   expect(() => scenes([filled('red')]).paint(undefined as never, 3 as never)).toThrow('scenes.paint: moment 3 is not a moment; expected what paint is given: show.paint(canvas, moment, state)');
   expect(() => scenes([{ ...filled('red'), durration: 3 } as never])).toThrow('did you mean "duration"?');

@@ -62,8 +62,11 @@ export function scenes<State = unknown>(list: readonly Scene<State>[]): Scenes<S
         call: `${call} [${index}]`,
         option: 'fade',
         value: fade,
-        problem: 'is too long',
-        expected: `expected at most ${room}: it overlaps the scene before`,
+        problem: index === 0 ? 'has no scene before' : 'is too long',
+        expected:
+          index === 0
+            ? 'leave it out: a scene fades in over the one before it'
+            : `expected at most ${room}: it overlaps the scene before`,
       });
     const start = end - fade;
     end = start + duration;

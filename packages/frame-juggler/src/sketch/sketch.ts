@@ -90,8 +90,12 @@ const partsTable = {
   dials: optional(dialMap),
   start: optional(callable<(moment: Moment) => unknown>()),
   step: optional(callable<(state: unknown, moment: Moment) => unknown>()),
-  paint: callable<(canvas: Canvas, moment: Moment, state: unknown) => void>(
+  paint: kindOf<(canvas: Canvas, moment: Moment, state: unknown) => void>(
     'a function that draws: paint(canvas) { … }',
+    (value) => typeof value === 'function',
+    // As what `scenes` gives.
+    (value) =>
+      `is not a function${typeof (value as Partial<Sketch> | null)?.paint === 'function' ? ', but its .paint is' : ''}`,
   ),
 };
 const sketchOptions = schemaOf({ ...sketchTable, ...partsTable }, '{ paint(canvas) { … } }');
