@@ -115,6 +115,70 @@ describe('shapes', () => {
     expect(Math.abs(inkArea(straight) - inkArea(picture((canvas) => canvas.polyline({ points }))))).toBeLessThan(1);
   });
 
+  test('a spline runs at each point as its two neighbors lie, and tension shortens what bends it', () => {
+    /** The middles between the points; a curve is written as its command, two controls and its end. */
+    const middles = (options: { closed?: boolean; tension?: number }): number[][] => {
+      const { path } = record((c) => c.spline({ points: [[0, 0], [16, 32], [48, 16], [64, 64]], ...options })).items[0]; // prettier-ignore
+      const found: number[][] = [];
+      for (let at = 3, from = path.slice(1, 3); at + 7 <= path.length; from = path.slice(at + 5, at + 7), at += 7)
+        found.push([0, 1].map((i) => (from[i] + 3 * path[at + 1 + i] + 3 * path[at + 3 + i] + path[at + 5 + i]) / 8));
+      return found;
+    };
+    // (−a + 9b + 9c − d) / 16, with a point more at either end where it is open.
+    expect(middles({})).toEqual([[6, 17], [32, 23], [58, 39]]); // prettier-ignore
+    expect(middles({ closed: true })).toEqual([[2, 13], [32, 23], [62, 43], [32, 33]]); // prettier-ignore
+    // Half way to the straight lines' middles.
+    expect(middles({ tension: 0.5 })).toEqual([[7, 16.5], [32, 23.5], [57, 39.5]]); // prettier-ignore
+    expect(errorOf(() => record((c) => c.spline({ points: [[0, 0], [9, 9]], closed: true })))).toMatch('expected at least 3 for a closed one'); // prettier-ignore
+  });
+
+  test('a rect’s corners are round as they are told, from the top left, clockwise', () => {
+    const corners = [4, 10, 16, 22] as const;
+    const rounded = picture((c) => c.rect({ from: [10, 10], to: [90, 90], corners }));
+    const cut = corners.reduce((sum, radius) => sum + radius * radius * (1 - Math.PI / 4), 0);
+    expect(Math.abs(inkArea(rounded) - 6400 + cut)).toBeLessThan(2);
+    // On its way from a corner to the middle, the ink begins after (√2 − 1) of the radius.
+    const begins = [
+      [10, 10, 1, 1],
+      [89, 10, -1, 1],
+      [89, 89, -1, -1],
+      [10, 89, 1, -1],
+    ].map(([x, y, stepX, stepY]) => {
+      // prettier-ignore
+      let steps = 0;
+      while (pixel(rounded, x + steps * stepX, y + steps * stepY)[0] > 128) steps++;
+      return steps;
+    });
+    expect(begins).toEqual(corners.map((radius) => Math.round(radius * (1 - Math.SQRT1_2))));
+    const outlined = picture((c) => c.rect({ from: [10, 10], to: [90, 90], corners, fill: 'none', stroke: { color: 'black', width: 2 } })); // prettier-ignore
+    const around = 320 - corners.reduce((sum, radius) => sum + radius * (2 - Math.PI / 2), 0);
+    expect(Math.abs(inkArea(outlined) - 2 * around)).toBeLessThan(2);
+  });
+
+  test('a star and a regular polygon point up, also where y goes up', () => {
+    const cornersOf = (yAxis: 'up' | 'down', draw: (canvas: Canvas) => void): string[] => {
+      const { path } = record(draw, { view: makeView(100, 100, { yAxis }) }).items[0];
+      const found = [];
+      for (let at = 0; at + 3 <= path.length; at += 3) found.push(`${path[at + 1].toFixed(1)} ${path[at + 2].toFixed(1)}`);
+      return found.map((corner) => corner.replace(/-0\.0/g, '0.0'));
+    }; // prettier-ignore
+    const star = (c: Canvas): unknown => c.star({ at: [0, 0], radius: 10 });
+    expect(cornersOf('down', star).slice(0, 3)).toEqual(['0.0 -10.0', '2.9 -4.0', '9.5 -3.1']);
+    expect(cornersOf('up', star).slice(0, 1)).toEqual(['0.0 10.0']);
+    expect(cornersOf('down', star)).toHaveLength(10);
+    const square = (c: Canvas): unknown => c.polygon({ at: [0, 0], radius: 10, sides: 4 });
+    expect(cornersOf('down', square)).toEqual(['0.0 -10.0', '10.0 0.0', '0.0 10.0', '-10.0 0.0']);
+    expect(cornersOf('up', square)).toEqual(['0.0 10.0', '-10.0 0.0', '0.0 -10.0', '10.0 0.0']);
+  });
+
+  test('an anchor says about which point of its box a shape turns, given by corners too', () => {
+    const turned = (anchor: 'top-left' | 'bottom' | 'right'): number[] =>
+      sides(boundsOf('rect', { from: [12, 4], to: [2, 0], rotate: 90, anchor })).map((value) =>
+        Number(value.toFixed(9)),
+      );
+    expect([turned('top-left'), turned('bottom'), turned('right')]).toEqual([[-2, 0, 2, 10], [7, -1, 11, 9], [10, -8, 14, 2]]); // prettier-ignore
+  });
+
   test('what has no inside is never filled; a path has one where it closes', () => {
     const { items } = record((canvas) => {
       canvas.arc({ at: [0, 0], radius: 9, start: 0, end: 90 });
