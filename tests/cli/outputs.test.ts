@@ -294,7 +294,7 @@ describe('what a person chooses', () => {
   }); // prettier-ignore
 
   test('a strip of frames, evenly spread or picked', async () => {
-    const { out } = await run('strip', 'wakes.ts', '-o', 'strip.png', '--count', '4', '--tile', '120');
+    const { out } = await run('strip', 'wakes.ts', '-o', 'strip.png', '--count', '4', '--tile', '120', '--columns', '4');
     expect(out).toBe('Wrote strip.png: Wakes & "trails", 4 frames (0, 20, 39, 59), seed 1, 560 × 143 pixels\n');
     const { width, height, data } = decode(bytes('strip.png'));
     expect([width, height]).toEqual([560, 143]);
@@ -305,6 +305,15 @@ describe('what a person chooses', () => {
     expect((await run('strip', 'wakes.ts', '-o', 'wide.png', '--tile', '20000')).err).toBe('juggle: strip: tile 20000 is out of range; expected a whole number from 1 to 4096\n');
     const picked = await run('strip', 'trails.ts', '-o', 'picked.png', '--pick', '7,3', '--json');
     expect(JSON.parse(picked.out)).toMatchObject({ frames: [7, 3], seeds: [1] });
+  }); // prettier-ignore
+
+  test('a strip stands in rows that fill a screen, the last as full as can be', async () => {
+    const columns = async (count: number): Promise<number> => {
+      const picked = Array.from({ length: count }, (_, i) => i).join();
+      const { out } = await run('strip', 'wakes.ts', '-o', 'rows.png', '--pick', picked, '--tile', '120', '--json');
+      return ((JSON.parse(out) as { width: number }).width - 16) / 136;
+    };
+    expect([await columns(2), await columns(3), await columns(4), await columns(5), await columns(7), await columns(10)]).toEqual([2, 3, 2, 3, 4, 5]);
   }); // prettier-ignore
 
   test('a strip of seeds, and a seed that is new each time', async () => {

@@ -1,5 +1,6 @@
 import { SketchError } from '../error.ts';
 import { layOfStrip, layOutStrip, type StripTile } from '../formats/strip.ts';
+import { log } from '../maths/exponent.ts';
 import { listOf, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
@@ -156,11 +157,13 @@ function spread([first, last]: readonly [number, number], count: number): number
   return Array.from({ length: number }, (_, index) => first + Math.round((index * (last - first)) / (number - 1)));
 }
 
-/** So many columns that the whole is about as wide as a screen is. */
+/** So many columns that the whole is about as wide as a screen is, and its last row as full as can be. */
 function suitingColumns(tiles: readonly StripTile[]): number {
   const { width, height } = tiles[0].picture;
-  const best = Math.round(Math.sqrt((tiles.length * (height + 40) * 1.6) / width));
-  const limit = Math.max(1, Math.min(tiles.length, best));
-  // Full rows, where that is not far off.
-  return [limit, limit + 1, limit - 1].find((columns) => columns > 0 && tiles.length % columns === 0) ?? limit;
+  const strain = (columns: number): number => {
+    const rows = Math.ceil(tiles.length / columns);
+    const aspect = (columns * width) / (rows * (height + 40));
+    return Math.abs(log(aspect / 1.6)) + 5 * (1 - tiles.length / (rows * columns));
+  };
+  return tiles.map((_, i) => i + 1).reduce((best, columns) => (strain(columns) < strain(best) ? columns : best));
 }
