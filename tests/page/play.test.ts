@@ -79,6 +79,17 @@ describe('juggle play', () => {
     await until(color, green);
   });
 
+  test('says what a page does not have of Node, where the sketch uses it', async () => {
+    const { color, failure } = viewer;
+    save(`import fs from 'node:fs';\n${sketch('#0000ff', 'void fs;')}`);
+    await until(color, blue);
+    save(`import fs from 'node:fs';\n${sketch('#0000ff', "fs.existsSync('x');")}`);
+    await until(failure, /^lamp\.ts, line 13 in frame \d+Error: node:fs is not there in a page/);
+    save(sketch('#00ff00'));
+    await until(failure, '');
+    await until(color, green);
+  });
+
   test('loads the files that a sketch names, and follows them', async () => {
     const { color, failure } = viewer;
     const loads = sketch('x').replace("'x'", 'assets.hulls[0].fill').replace('{ frame }', '{ assets }');

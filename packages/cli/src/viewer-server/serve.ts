@@ -12,6 +12,7 @@ import { checkSketchFile, dialFile, readDialFile, writeDialFile } from 'frame-ju
 import { Edits } from '../by-hand/edits.ts';
 import { canCompile, compile, readJson } from '../compile.ts';
 import { refuseNoCode } from '../no-code.ts';
+import { withoutNode } from '../without-node.ts';
 import type { DialValue } from '../viewer/messages.ts';
 import { checkWebPath } from '../web-path.ts';
 import { paths, type Change, type Setup, type StuckRun } from '../viewer/protocol.ts';
@@ -172,7 +173,7 @@ class SketchService {
         refuseNoCode(id, importer?.split('?')[0]);
         return library[id];
       },
-      load: (id) => this.edits.preview(id.split('?')[0]),
+      load: (id) => this.edits.preview(id.split('?')[0]) ?? withoutNode(id),
       // Read as `juggle render` reads it, so that both say the same where it cannot be.
       transform: (source, id) => {
         const [code] = id.split('?');

@@ -41,6 +41,8 @@ import { listenToConsole, noteChance, Remarks } from './remarks.ts';
  */
 
 addHostCode(import.meta.url);
+// What stands there for modules of Node's, and the like.
+addHostCode(new URL('/@id/', location.href).href);
 
 const scope = self as unknown as {
   postMessage(message: ToPage, transfer?: Transferable[]): void;
