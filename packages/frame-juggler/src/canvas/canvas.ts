@@ -290,6 +290,8 @@ export class Canvas {
 
   /** Scales by one factor, or one for each axis, about the origin or the point `about`. */
   scale(factor: number | Pair, options?: AboutOptions): void {
+    if (typeof options === 'number')
+      fail({ call: 'scale', value: options, problem: 'is a second factor', expected: `expected both as one: scale([${factor}, ${options}])` }); // prettier-ignore
     this.addAbout('scale', scaling(...bothOf(factors.read('scale', 'factor', factor))), options);
   }
 
