@@ -247,7 +247,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
     cured: defineSketch({
       canvas,
       paint(canvas) {
-        const around = (angle: number) => polar(angle, 60, [160, 90]);
+        const around = (angle: number) => polar({ angle, distance: 60, from: [160, 90] });
         canvas.polygon({ points: [0, 60, 120, 180, 240, 300].map(around), fill: buoy });
       },
     }),
@@ -598,7 +598,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       duration: 4,
       paint(canvas, { progress }) {
-        canvas.circle({ at: polar(progress * 360, 60, [160, 90]), radius: 20, fill: buoy });
+        canvas.circle({ at: polar({ angle: progress * 360, distance: 60, from: [160, 90] }), radius: 20, fill: buoy });
       },
     }),
   },

@@ -384,7 +384,8 @@ export const examples: Readonly<Record<string, (canvas: Canvas, moment: Moment) 
     canvas.rect({ at: [160, 60], size: [200, 20], rotate: fromRadians(Math.PI / 8), fill: '#647f52' });
   },
   polar(canvas) {
-    for (let i = 0; i < 12; i++) canvas.circle({ at: polar(i * 30, 45, [160, 60]), radius: 4 + i, fill: '#24506a' });
+    for (let i = 0; i < 12; i++)
+      canvas.circle({ at: polar({ angle: i * 30, distance: 45, from: [160, 60] }), radius: 4 + i, fill: '#24506a' });
   },
   heading(canvas) {
     const boat = { x: 90, y: 80 };

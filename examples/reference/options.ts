@@ -12,6 +12,7 @@ import {
   linearGradient,
   measureText,
   pattern,
+  polar,
   picture,
   radialGradient,
   required,
@@ -481,6 +482,17 @@ export const optionExamples: Readonly<Record<string, Readonly<Record<string, Opt
     damping: () => spring({ damping: 3 }),
     mass: () => spring({ mass: 4 }),
     velocity: () => spring({ velocity: 20 }),
+  },
+  polar: {
+    angle(canvas) {
+      for (const angle of [0, 30, 90]) canvas.dot({ at: polar({ angle, distance: 60 }), size: 8 });
+    },
+    distance(canvas) {
+      for (const distance of [40, 80, 120]) canvas.dot({ at: polar({ angle: 30, distance }), size: 8 });
+    },
+    from(canvas) {
+      canvas.line({ from: [80, 60], to: polar({ angle: -30, distance: 60, from: [80, 60] }) });
+    },
   },
   KeyframeTiming: {
     duration: () => keyframes([0, 1], { duration: 2 }),

@@ -32,7 +32,7 @@ export default defineSketch({
       const home = heading(boat, [width / 2, height / 2]);
       const away = maths.hypot((boat.x - width / 2) / (width / 2), (boat.y - height / 2) / (height / 2));
       if (away > 0.75) boat.heading += shortWay(home - boat.heading) * 1.2 * delta;
-      Object.assign(boat, polar(boat.heading, boat.speed * delta, boat));
+      Object.assign(boat, polar({ angle: boat.heading, distance: boat.speed * delta, from: boat }));
     }
   },
   paint(canvas, { random, frame }, { boats }) {

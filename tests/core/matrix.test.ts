@@ -99,7 +99,7 @@ describe('a point at an angle', () => {
   test('is where a turned canvas would put it, and is seen at that angle from there', () => {
     fc.assert(
       fc.property(fc.double({ min: -179.9, max: 180, noNaN: true }), factor, small, small, (angle, distance, x, y) => {
-        const { x: px, y: py } = polar(angle, distance, { x, y });
+        const { x: px, y: py } = polar({ angle, distance, from: { x, y } });
         close([px, py], apply(multiply(translation(x, y), rotation(angle)), distance, 0));
         expect(heading([x, y], [px, py])).toBeCloseTo(angle, 6);
       }),
@@ -107,14 +107,17 @@ describe('a point at an angle', () => {
   });
 
   test('is exact at quarter turns, and a step from the origin where no other point is named', () => {
-    expect([0, 90, 180, 270, 360].map((angle) => polar(angle, 7))).toEqual([{ x: 7, y: 0 }, { x: 0, y: 7 }, { x: -7, y: 0 }, { x: 0, y: -7 }, { x: 7, y: 0 }]); // prettier-ignore
+    expect([0, 90, 180, 270, 360].map((angle) => polar({ angle, distance: 7 }))).toEqual([{ x: 7, y: 0 }, { x: 0, y: 7 }, { x: -7, y: 0 }, { x: 0, y: -7 }, { x: 7, y: 0 }]); // prettier-ignore
     const ways = [[1, 0], [0, 1], [-1, -0], [0, -1], [1, 1], [0, 0]] as const; // prettier-ignore
     expect(ways.map((to) => heading([0, 0], to))).toEqual([0, 90, 180, -90, 45, 0]);
   });
 
   test('names what it is not given', () => {
-    expect(errorOf(() => polar(30, NaN))).toMatch(/^polar: distance NaN is not finite/);
-    expect(errorOf(() => polar(30, 5, [1] as never))).toMatch(/^polar: from \[1\] is not a point/);
+    expect(errorOf(() => polar({ angle: 30, distance: NaN }))).toMatch(/^polar: distance NaN is not finite/);
+    expect(errorOf(() => polar({ angle: 30, distance: 5, from: [1] as never }))).toMatch(
+      /^polar: from \[1\] is not a point/,
+    );
+    expect(errorOf(() => polar(30 as never))).toMatch('polar: 30 is not an options object; expected { angle: 30, distance: 100 }'); // prettier-ignore
     expect(errorOf(() => heading([0, 0], undefined as never))).toMatch(/^heading: to is missing/);
   });
 });

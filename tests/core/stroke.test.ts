@@ -40,7 +40,7 @@ describe('strokes', () => {
         canvas.path({
           build(path) {
             for (const [from, to] of parts) {
-              const inner = polar(to, radius - width / 2, [50, 50]);
+              const inner = polar({ angle: to, distance: radius - width / 2, from: [50, 50] });
               path.arc(50, 50, radius + width / 2, from, to).lineTo(inner.x, inner.y);
               path.arc(50, 50, radius - width / 2, to, from).closePath();
             }

@@ -92,6 +92,7 @@ export type { Keyframe, KeyframeParts, KeyframeTiming, KeyframeValue } from './m
 export { spring } from './motion/spring.ts';
 export type { SpringOptions } from './motion/spring.ts';
 export { fromRadians, fromTurns, heading, polar } from './geometry/angle.ts';
+export type { PolarOptions } from './geometry/angle.ts';
 export type { Box } from './geometry/box.ts';
 export type { FillRule } from './geometry/fill-rule.ts';
 export type { Matrix } from './geometry/matrix.ts';

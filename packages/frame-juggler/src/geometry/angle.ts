@@ -2,6 +2,7 @@ import { atan2 } from '../maths/arc.ts';
 import { sinCos } from '../maths/degrees.ts';
 import { degrees, finite } from '../schema/kind.ts';
 import { point, xOf, yOf, type Place, type Point } from '../schema/point.ts';
+import { optional, type Options, schemaOf } from '../schema/schema.ts';
 
 /** Converts radians to degrees, which everything here takes. @throws SketchError where the value is not a finite number */
 export function fromRadians(radians: number): number {
@@ -16,16 +17,27 @@ export function fromTurns(turns: number): number {
   return finite.read('fromTurns', 'turns', turns) * 360;
 }
 
+const polarTable = {
+  /** In degrees: 0 along +x, clockwise on screen. */
+  angle: degrees,
+  /** How far it is, in units. */
+  distance: finite,
+  /** The point that it is seen from; by default the origin, so that what is given is a step that way. */
+  from: optional(point),
+};
+/** Where a point lies, seen from another. */
+export type PolarOptions = Options<typeof polarTable>;
+const polarOptions = schemaOf(polarTable, '{ angle: 30, distance: 100 }');
+
 /**
- * The point at an angle and a distance from another: polar coordinates, in degrees, 0 along +x and clockwise on screen.
- * Exact at multiples of 90.
- * @param from the point that it is seen from; by default the origin, so that what is given is a step that way
+ * The point at an angle and a distance from another, by its polar coordinates. They have names, as some write the angle
+ * first and some the distance. Exact at multiples of 90 degrees.
  * @throws SketchError where a number is not finite
  */
-export function polar(angle: number, distance: number, from: Point = [0, 0]): Place {
-  const { sin, cos } = sinCos(degrees.read('polar', 'angle', angle));
-  finite.read('polar', 'distance', distance);
-  point.read('polar', 'from', from);
+export function polar(options: PolarOptions): Place {
+  polarOptions.check('polar', options);
+  const { angle, distance, from = [0, 0] } = options;
+  const { sin, cos } = sinCos(angle);
   return { x: xOf(from) + distance * cos, y: yOf(from) + distance * sin };
 }
 
