@@ -162,6 +162,19 @@ async function foundIn(paint: Paint, carry = 0): Promise<string[]> {
   return findings.map(({ name, seen }) => `${name}: ${seen}`);
 }
 
+test('some of many different texts that cannot be read are found; a pattern of one word, or one over all edges, is not', async () => {
+  const dial = (words: (hour: number) => string, distance: number, color = '#24506a') => (canvas: Canvas): void => {
+    for (let hour = 1; hour <= 12; hour++) canvas.text(words(hour), { at: [160 + hour * distance, 90], size: 16, fill: hour === 3 ? color : '#24506a' });
+  };
+  expect(await foundIn(dial(String, 13.5))).toEqual(['cut-text: 1 of 12 texts (“12”) runs off the canvas']);
+  expect(await foundIn(dial(String, 15))).toEqual(['cut-text: 2 of 12 texts (“11”, “12”) run off the canvas']);
+  expect(await foundIn(dial(String, 12))).toEqual([]);
+  expect(await foundIn(dial(() => 'Quay', 15))).toEqual([]);
+  expect(await foundIn((canvas) => canvas.group({ translate: [-210, 0] }, () => dial(String, 32)(canvas)))).toEqual([]);
+  expect(await foundIn(dial(String, 12, '#dfeae3'))).toEqual(['low-contrast: 1 of 12 texts (“3”) has a contrast of 1.0 to 1 with what is behind it']);
+  expect(await foundIn(dial(String, 12, '#9fb5b8'))).toEqual([]);
+}); // prettier-ignore
+
 test('a dial that waits for a press, or that a helper takes, is in use; one that the code never names is not', async () => {
   const asked = async (paint: (canvas: Canvas, moment: Moment) => void): Promise<string[]> => {
     const dials = { size: dial.number(40), glow: dial.number(2) };

@@ -9,7 +9,9 @@ import {
   stillKeys,
   verb,
   type Detail,
+  type Evidence,
   type SeenItem,
+  type Sighting,
 } from '../evidence.ts';
 import { contrast, relativeLuminance } from '../luminance.ts';
 import type { Rule } from '../rule.ts';
@@ -53,23 +55,66 @@ const cutText: Rule = {
   find(evidence) {
     // What moves may be on its way in or out.
     const still = stillKeys(evidence);
-    return linesThat(
-      evidence,
-      (seen, { canvas, ...detail }) => {
-        const { box, hidden } = seen.description;
-        if (pixelSize(seen, { canvas, ...detail }) === undefined || hidden !== undefined) return false;
-        const out = [
-          canvas.left - box.left,
-          box.right - canvas.right,
-          canvas.top - box.top,
-          box.bottom - canvas.bottom,
-        ];
-        return Math.max(...out) > 1 && still.has(seen.key);
-      },
-      (items) => `${called(items)} ${verb(items, 'runs', 'run')} off the canvas`,
-    );
+    const isText = (seen: SeenItem, detail: Detail): boolean =>
+      pixelSize(seen, detail) !== undefined && still.has(seen.key);
+    const isCut = (seen: SeenItem, detail: Detail): boolean =>
+      seen.description.hidden === undefined && isText(seen, detail) && sidesOver(seen, detail).length > 0;
+    const isOut = (seen: SeenItem, detail: Detail): boolean =>
+      isCut(seen, detail) || (seen.description.hidden === 'off the canvas' && isText(seen, detail));
+    return [
+      ...linesThat(evidence, isCut, (items) => `${called(items)} ${verb(items, 'runs', 'run')} off the canvas`),
+      ...(evidence.noted.asked.has('pointer')
+        ? []
+        : someOf(evidence, isOut, ({ some, detail, words }) => {
+            // Over opposite edges it fills the canvas, and more.
+            const sides = new Set(some.flatMap((seen) => sidesOver(seen, detail)));
+            const isOver = (sides.has('left') && sides.has('right')) || (sides.has('top') && sides.has('bottom'));
+            return isOver ? undefined : `${words} ${verb(some, 'runs', 'run')} off the canvas`;
+          })),
+    ];
   },
 };
+
+/** The edges of the canvas that an item reaches over. */
+function sidesOver({ description: { box } }: SeenItem, { canvas }: Detail): string[] {
+  const over = {
+    left: canvas.left - box.left,
+    right: box.right - canvas.right,
+    top: canvas.top - box.top,
+    bottom: box.bottom - canvas.bottom,
+  };
+  return Object.entries(over).flatMap(([side, by]) => (by > 1 ? [side] : []));
+}
+
+/** Some of the texts that a line draws. */
+interface SomeTexts {
+  readonly some: readonly SeenItem[];
+  readonly detail: Detail;
+  /** "2 of 12 texts (“11”, “12”)" */
+  readonly words: string;
+}
+
+/**
+ * Lines that draw many texts, each another one, of which some pass a test: each is there to be read. One that is
+ * repeated is a pattern, and may be cut.
+ */
+function someOf(
+  { details }: Evidence,
+  test: (seen: SeenItem, detail: Detail) => boolean,
+  say: (found: SomeTexts) => string | undefined,
+): Sighting[] {
+  return itemsByLine(details).flatMap(({ line, all }): Sighting[] => {
+    const { detail } = all[0];
+    const items = all.flatMap((one) => (one.detail === detail ? [one.seen] : []));
+    const some = items.filter((seen) => test(seen, detail));
+    if (some.length === 0 || some.length === items.length) return [];
+    if (new Set(items.map(({ item }) => item.text)).size < items.length) return [];
+    const names = some.slice(0, 3).map(({ item }) => `“${item.text?.slice(0, 20)}”`);
+    const words = `${some.length} of ${items.length} texts (${names.join(', ')}${some.length > 3 ? ', …' : ''})`;
+    const text = say({ some, detail, words });
+    return text === undefined ? [] : [{ line, frame: detail.at, text, items: some.map(({ place }) => place + 1) }];
+  });
+}
 
 const missingCharacters: Rule = {
   name: 'missing-characters',
@@ -116,18 +161,32 @@ const lowContrast: Rule = {
   title: 'Text with too little contrast',
   why: 'Its contrast with what is behind it is below WCAG 2.2’s 4.5 to 1 (3 to 1 for large letters).',
   cure: 'Make it darker or lighter than what is behind it, or put a plain box behind it.',
-  find: (evidence) =>
-    linesThat(
-      evidence,
-      (seen, detail) => {
-        const size = pixelSize(seen, detail);
-        const found = contrastOf(seen);
-        return size !== undefined && found !== undefined && found < needed(size) - 0.05;
-      },
-      (items) =>
-        `${called(items)} ${verb(items, 'has', 'have')} a contrast of ${contrastOf(items[0])!.toFixed(1)} to 1 with what is behind ${verb(items, 'it', 'them')}`,
-    ),
+  find(evidence) {
+    const still = stillKeys(evidence);
+    const isBelow = (seen: SeenItem, detail: Detail, limit: (size: number) => number): boolean => {
+      const size = pixelSize(seen, detail);
+      const found = contrastOf(seen);
+      return size !== undefined && found !== undefined && found < limit(size) - 0.05;
+    };
+    const has = (items: readonly SeenItem[]): string =>
+      `${verb(items, 'has', 'have')} a contrast of ${contrastOf(items[0])!.toFixed(1)} to 1 with what is behind ${verb(items, 'it', 'them')}`;
+    return [
+      ...linesThat(
+        evidence,
+        (seen, detail) => isBelow(seen, detail, needed),
+        (items) => `${called(items)} ${has(items)}`,
+      ),
+      ...someOf(
+        evidence,
+        (seen, detail) => still.has(seen.key) && isBelow(seen, detail, () => unreadable),
+        ({ some, words }) => `${words} ${has(some)}`,
+      ),
+    ];
+  },
 };
+
+/** Below such a contrast nobody reads a text; above it, one of many may be told from the rest by being faint. */
+const unreadable = 1.6;
 
 /** WCAG counts 18 pt, 24 pixels, as large. */
 const needed = (size: number): number => (size >= 24 ? 3 : 4.5);
