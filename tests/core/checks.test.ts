@@ -173,6 +173,8 @@ test('some of many different texts that cannot be read are found; a pattern of o
   expect(await foundIn((canvas) => canvas.group({ translate: [-210, 0] }, () => dial(String, 32)(canvas)))).toEqual([]);
   expect(await foundIn(dial(String, 12, '#dfeae3'))).toEqual(['low-contrast: 1 of 12 texts (“3”) has a contrast of 1.0 to 1 with what is behind it']);
   expect(await foundIn(dial(String, 12, '#9fb5b8'))).toEqual([]);
+  // What comes up in time is read then.
+  expect(await foundIn((canvas, { frame }) => dial(String, 12, frame < 5 ? '#dfeae3' : '#24506a')(canvas))).toEqual([]);
 }); // prettier-ignore
 
 test('a dial that waits for a press, or that a helper takes, is in use; one that the code never names is not', async () => {

@@ -95,8 +95,8 @@ interface SomeTexts {
 }
 
 /**
- * Lines that draw many texts, each another one, of which some pass a test: each is there to be read. One that is
- * repeated is a pattern, and may be cut.
+ * Lines that draw many texts, each another one, of which some pass a test in every frame: each is there to be read. One
+ * that is repeated is a pattern, and may be cut.
  */
 function someOf(
   { details }: Evidence,
@@ -106,7 +106,9 @@ function someOf(
   return itemsByLine(details).flatMap(({ line, all }): Sighting[] => {
     const { detail } = all[0];
     const items = all.flatMap((one) => (one.detail === detail ? [one.seen] : []));
-    const some = items.filter((seen) => test(seen, detail));
+    // What is fine in another frame only changes, as what fades in does.
+    const fine = new Set(all.flatMap((one) => (test(one.seen, one.detail) ? [] : [one.seen.key])));
+    const some = items.filter(({ key }) => !fine.has(key));
     if (some.length === 0 || some.length === items.length) return [];
     if (new Set(items.map(({ item }) => item.text)).size < items.length) return [];
     const names = some.slice(0, 3).map(({ item }) => `“${item.text?.slice(0, 20)}”`);
