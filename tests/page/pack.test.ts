@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, statSync, rmSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -27,6 +27,22 @@ export default defineSketch({
     canvas.text('Łódź', { at: [100, 75], size: 40, weight: 'bold' });
   },
 });`; // prettier-ignore
+
+/** A lamp that lights up under the pointer, told by its label or by its place, with or without its name. */
+const lamp = (isOver: string, name = ''): string => `import { defineSketch } from 'frame-juggler';
+export default defineSketch({
+  canvas: { width: 100, height: 100 },
+  paint(canvas, { pointer }) {
+    canvas.circle({ at: [50, 50], radius: 40, fill: ${isOver} ? 'gold' : 'navy', label: 'lamp' });
+    ${name}
+  },
+});`; // prettier-ignore
+const lamps = {
+  place: lamp('pointer.x > 30 && pointer.inside'),
+  label: lamp("pointer.over('lamp')"),
+  named: lamp('pointer.x > 30 && pointer.inside', "canvas.text('lamp', { at: [50, 50], size: 10 });"),
+  bold: lamp('pointer.x > 30 && pointer.inside', "canvas.text('ł', { at: [50, 50], size: 10, weight: 'bold' });"),
+};
 
 let browser: Browser;
 let server: Server;
@@ -133,6 +149,31 @@ test('one file opens from disk, with its dials as they were turned and as they a
   expect(said).toEqual([]);
   expect(loaded).toEqual(['buoy.html']);
   expect(await faultsOf(page)).toEqual([]);
+});
+
+test('in one file comes what its sketch uses, and not what it does without', async () => {
+  const sizes: number[] = [];
+  const lampsFolder = path.join(folder, 'public/lamps');
+  mkdirSync(lampsFolder);
+  for (const [name, source] of Object.entries(lamps)) {
+    const html = path.join(lampsFolder, `${name}.html`);
+    writeFileSync(path.join(lampsFolder, `${name}.js`), source);
+    pack(path.join(lampsFolder, `${name}.js`), '-o', html, '--single', '-q');
+    sizes.push(statSync(html).size);
+    const { page, said } = await open(`file://${html}`);
+    await comes(() => shown(page), true);
+    const color = (): Promise<number[]> =>
+      page.$eval('canvas', (element) => [
+        ...element.getContext('2d')!.getImageData(element.width / 2, element.height / 4, 1, 1).data,
+      ]);
+    await comes(color, [0, 0, 128, 255]);
+    await page.mouse.move(450, 300);
+    await comes(color, [255, 215, 0, 255]);
+    expect(said).toEqual([]);
+    await page.close();
+  }
+  const [place, label, named, bold] = sizes;
+  expect([label! > place! + 60_000, named! > place! + 400_000, bold! > named! + 200_000]).toEqual([true, true, true]);
 });
 
 test('without scripts its picture is seen; with little motion wanted it rests; on a phone it fits', async () => {

@@ -33,10 +33,10 @@ export interface BundleSetting {
 /** Builds the script of a page that shows a sketch, with all that it imports, its files and the library. */
 export async function bundle(setting: BundleSetting): Promise<Bundle> {
   const { file } = setting;
-  const used = { text: false };
+  const used = new Set<Extra>();
   try {
-    const withoutText = await buildPage(setting, used, false);
-    return used.text ? await buildPage(setting, used, true) : withoutText;
+    const least = await buildPage(setting, used, new Set());
+    return used.size > 0 ? await buildPage(setting, used, used) : least;
   } catch (thrown) {
     throw new SketchError({
       problem: `${path.basename(file)} could not be packed: ${inOneLine(thrown)}`,
@@ -47,9 +47,9 @@ export async function bundle(setting: BundleSetting): Promise<Bundle> {
 
 /**
  * @param used what the sketch's own code turns out to use
- * @param withText whether fonts are packed, and what sets them
+ * @param packed what of it is packed
  */
-async function buildPage(setting: BundleSetting, used: { text: boolean }, withText: boolean): Promise<Bundle> {
+async function buildPage(setting: BundleSetting, used: Set<Extra>, packed: ReadonlySet<Extra>): Promise<Bundle> {
   const { file, options, single } = setting;
   const sketch = path.resolve(file);
   const result = await build({
@@ -65,7 +65,7 @@ async function buildPage(setting: BundleSetting, used: { text: boolean }, withTe
         replacement: bundled,
       })),
     },
-    plugins: [entryOf(sketch, options), without(options.surface === 'raster', withText), wordsUsed(used)],
+    plugins: [entryOf(sketch, options), without(packed, options.surface === 'raster', single), noteUsed(used)],
     build: {
       write: false,
       assetsDir: 'files',
@@ -131,44 +131,66 @@ void player.ready.then((isShown) => isShown && still.remove());
 }
 
 const library = path.dirname(bundledFiles['frame-juggler']) + path.sep;
-/** The parts of the library that only text needs. */
-const partsOfText = new Set([
-  'text/generated/regular.js',
-  'text/generated/bold.js',
-  'text/generated/regular-latin.js',
-  'text/generated/bold-latin.js',
-  'text/brotli-package.js',
-  'text/font-package.js',
-  'text/read-font.js',
-  'text/layout.js',
-  'text/bidi-package.js',
-  'text/line-break-package.js',
-]);
-/** Code that sets text has one of these words. */
-const wordsOfText = /\b(?:text|grid|measureText|textOutline|boundsOf|font)\b/;
+/** What some sketches use and others do without: code that uses it has its words, and only it needs these parts. */
+const extras = {
+  text: {
+    words: /\b(?:text|grid|measureText|textOutline|boundsOf|loadFonts|font)\b/,
+    parts: [
+      'text/generated/regular.js',
+      'text/generated/regular-latin.js',
+      'text/font-package.js',
+      'text/read-font.js',
+      'text/layout.js',
+      'text/bidi-package.js',
+      'text/line-break-package.js',
+    ],
+  },
+  bold: {
+    // What measures text loads the fonts of all weights beforehand.
+    words: /\b(?:bold|weight|measureText|textOutline|boundsOf|loadFonts)\b/,
+    parts: ['text/generated/bold.js', 'text/generated/bold-latin.js'],
+  },
+  brotli: { words: /\bfont\b/, parts: ['text/brotli-package.js'] },
+  hits: { words: /\.over\b|\bover\s*[(:,}]/, parts: ['review/hit.js'] },
+};
+type Extra = keyof typeof extras;
+
+/** What stands in the place of an export that a page calls whatever its sketch uses. */
+const standIns: Readonly<Record<string, string>> = { loadHitTester: 'async () => undefined' };
+
+/** What stands in a part's place where all comes at once: the few letters that could come first are in the whole font. */
+const inOneFile: Readonly<Record<string, string>> = {
+  'text/generated/regular-latin.js': "export { packed } from './regular.js';",
+  'text/generated/bold-latin.js': "export { packed } from './bold.js';",
+};
 
 /** Leaves out of the page what its sketch does not ask for, which would lie there for nothing. */
-function without(hasRaster: boolean, hasText: boolean): Plugin {
-  const leftOut = (part: string): boolean =>
-    (!hasRaster && part === 'browser/exact-surface.js') || (!hasText && partsOfText.has(part));
+function without(packed: ReadonlySet<Extra>, hasRaster: boolean, single: boolean): Plugin {
+  const leftOut = new Set(hasRaster ? [] : ['browser/exact-surface.js', 'browser/pixel-surface.js']);
+  for (const [name, { parts }] of Object.entries(extras))
+    if (!packed.has(name as Extra)) for (const part of parts) leftOut.add(part);
   return {
     name: 'juggle-without',
     transform(code, id) {
       const part = id.slice(library.length).split(path.sep).join('/');
-      if (!id.startsWith(library) || !leftOut(part)) return undefined;
-      const names = [...code.matchAll(/export (?:const|class|(?:async )?function) (\w+)/g)].map(([, name]) => name);
-      return `${names.map((name) => `export const ${name} = undefined;`).join('\n')}
-throw new Error('This page was packed without ${part}: the sketch did not seem to use it.');`;
+      if (!id.startsWith(library)) return undefined;
+      if (!leftOut.has(part)) return single ? inOneFile[part] : undefined;
+      const names = [...code.matchAll(/export (?:const|class|(?:async )?function) (\w+)/g)].map(([, name]) => name!);
+      const exports = names.map((name) => `export const ${name} = ${standIns[name] ?? 'undefined'};`);
+      if (!names.some((name) => name in standIns))
+        exports.push(`throw new Error('This page was packed without ${part}: the sketch did not seem to use it.');`);
+      return exports.join('\n');
     },
   };
 }
 
 /** Notes what code that is not the library's uses. */
-function wordsUsed(used: { text: boolean }): Plugin {
+function noteUsed(used: Set<Extra>): Plugin {
   return {
     name: 'juggle-words',
     transform(code, id) {
-      if (!id.startsWith(library) && wordsOfText.test(code)) used.text = true;
+      if (id.startsWith(library)) return;
+      for (const [name, { words }] of Object.entries(extras)) if (words.test(code)) used.add(name as Extra);
     },
   };
 }

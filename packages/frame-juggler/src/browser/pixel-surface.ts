@@ -1,7 +1,7 @@
 import type { Frame } from '../frame/frame.ts';
 import { contextOf, type CanvasElement, type Context } from '../surfaces/canvas2d/paint.ts';
 import { EngineSurface, type KeptPixels } from '../surfaces/raster/engine-surface.ts';
-import { loadForm } from '../surfaces/raster/forms.ts';
+import { loadByteForm } from '../surfaces/raster/forms.ts';
 
 /** What draws frames on a canvas of a page, and can show again what it has shown. */
 export interface PageSurface<Kept extends { readonly width: number; readonly height: number }> {
@@ -59,5 +59,5 @@ export class PixelSurface implements PageSurface<KeptPixels> {
 
 /** The surface for a canvas, with an engine that is loaded when it is first asked for. */
 export async function loadPixelSurface(element: CanvasElement): Promise<PixelSurface> {
-  return new PixelSurface(element, new EngineSurface(await loadForm(8)));
+  return new PixelSurface(element, new EngineSurface(await loadByteForm()));
 }

@@ -4,7 +4,7 @@ import { padBox } from '../geometry/box.ts';
 import { apply, inverse, largestScale } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
 import { Engine, type EngineForm } from '../surfaces/raster/engine.ts';
-import { loadForm } from '../surfaces/raster/forms.ts';
+import { loadByteForm } from '../surfaces/raster/forms.ts';
 
 /** How far, in the sketch's units, the outline that is tested may be from the true one. */
 const tolerance = 0.05;
@@ -67,5 +67,5 @@ let tester: Promise<HitTester> | undefined;
 
 /** One tester for all who can wait for its engine. */
 export function loadHitTester(): Promise<HitTester> {
-  return (tester ??= loadForm(8).then((form) => new HitTester(form)));
+  return (tester ??= loadByteForm().then((form) => new HitTester(form)));
 }
