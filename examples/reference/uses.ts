@@ -56,6 +56,7 @@ import {
   writeTrack,
   type InputSource,
   type Sketch,
+  titledAfter,
 } from 'frame-juggler';
 import { Canvas2dSurface, ExactSurface, mount, mountWorker, pageHost } from 'frame-juggler/browser';
 import { SketchElement } from 'frame-juggler/element';
@@ -118,6 +119,10 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   },
   isSketch() {
     if (!isSketch(harbor)) throw new Error('that is no sketch');
+  },
+  titledAfter() {
+    const { title } = titledAfter(defineSketch({ paint() {} }), './mooring-buoy.ts');
+    console.log(title); // Mooring buoy
   },
   frameAtRest() {
     console.log(frameAtRest(harbor)); // a frame from its middle

@@ -52,13 +52,13 @@ describe('a sketch that does not come back', () => {
 
   test('a loop of awaits that come at once has its line, too', async () => {
     const { code, err } = await juggle(folder.path, 'render', 'microtasks.ts', '-o', 'never.png', '--patience', '0.4');
-    expect([code, err.replace(/:\d+\)/, ':C)')]).toEqual([2, 'juggle: Untitled sketch: frame 0 never finished: start was stopped after 0.4 s; look for a loop that never ends, or give it longer with --patience (microtasks.ts:3:C)\n']);
+    expect([code, err.replace(/:\d+\)/, ':C)')]).toEqual([2, 'juggle: Microtasks: frame 0 never finished: start was stopped after 0.4 s; look for a loop that never ends, or give it longer with --patience (microtasks.ts:3:C)\n']);
   }); // prettier-ignore
 
   test('one that uses up all memory is told where', async () => {
     const program = [path.resolve('packages/cli/dist/juggle.js'), 'render', 'full.ts', '-o', 'never.png', '--frame', '9', '--patience', '0'];
     const { stderr, status } = spawnSync(process.execPath, ['--max-old-space-size=200', ...program], { cwd: folder.path });
-    expect([status, stderr.toString().split('\n').at(-2)]).toEqual([2, 'juggle: Untitled sketch used up all memory in step of frame 3; look for a loop that never ends, or a list that grows from frame to frame']);
+    expect([status, stderr.toString().split('\n').at(-2)]).toEqual([2, 'juggle: Full used up all memory in step of frame 3; look for a loop that never ends, or a list that grows from frame to frame']);
     expect(unfinished()).toEqual([]);
   }); // prettier-ignore
 

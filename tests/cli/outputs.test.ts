@@ -221,8 +221,8 @@ describe('when it cannot be done', () => {
 
   test.each([
     [['stuck.ts', '-o', 'x.png', '--frame', '5', '--patience', '0.3'], 'Wakes & "trails": frame 3 never finished: step was stopped after 0.3 s; look for a loop that never ends, or give it longer with --patience (stuck.ts:5:61)'],
-    [['waits.ts', '-o', 'x.png', '--patience', '0.3'], 'Untitled sketch: frame 0 never finished: start was stopped after 0.3 s; look for a loop that never ends, or give it longer with --patience'],
-    [['endless.ts', '-o', 'x.gif'], 'Untitled sketch has no duration, so it has no end; expected --frames A..B, for example --frames 0..119, or a duration in the sketch'],
+    [['waits.ts', '-o', 'x.png', '--patience', '0.3'], 'Waits: frame 0 never finished: start was stopped after 0.3 s; look for a loop that never ends, or give it longer with --patience'],
+    [['endless.ts', '-o', 'x.gif'], 'Endless has no duration, so it has no end; expected --frames A..B, for example --frames 0..119, or a duration in the sketch'],
     [['wakes.ts', '-o', 'x.gif', '--frame', '3'], 'x.gif holds many frames, but one was asked for; expected a range of frames, or a .png or .svg'],
     [['wakes.ts', '-o', 'x.png', '--frames', '1..3'], 'x.png holds one frame, but several were asked for; expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm'],
     [['wakes.ts', '-o', 'x.gfi'], 'x.gfi is not a kind of file that can be written; did you mean "gif"?'],

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, test } from '@jest/globals';
 // As a test of someone's own has it.
+import { defineSketch, titledAfter } from 'frame-juggler';
 import { loadSketch } from 'frame-juggler/node';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-load-'));
@@ -38,6 +39,16 @@ describe('loadSketch', () => {
     const out = execFileSync(process.execPath, ['--input-type=module', '-e', code, file], { encoding: 'utf8' });
     expect(out).toBe('dawn true dusk true\n');
   });
+
+  test('calls a sketch without a title after its file, and it stays the same sketch', async () => {
+    const sketch = await loadSketch('examples/cookbook/loops/05-bunting.ts');
+    expect(sketch.title).toBe('05 bunting');
+    expect(await loadSketch('examples/cookbook/loops/05-bunting.ts')).toBe(sketch);
+    const buoy = defineSketch({ paint() {} });
+    const titles = ['https://quay.example/a.b/mooringBuoy_2.js?v=3#x', './?', 'C:\\quay\\.ts'].map((file) => titledAfter(buoy, file).title);
+    expect(titles).toEqual(['Mooring buoy 2', 'Untitled sketch', 'Untitled sketch']);
+    expect(titledAfter(defineSketch({ title: 'Rain', paint() {} }), 'gulls.ts').title).toBe('Rain');
+  }); // prettier-ignore
 
   test('says what is wrong with a file', async () => {
     await expect(loadSketch(path.join(folder, 'none.ts'))).rejects.toThrow(/none\.ts is not there/);

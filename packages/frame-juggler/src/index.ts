@@ -1,4 +1,4 @@
-export { defineSketch, frameAtRest, isSketch } from './sketch/sketch.ts';
+export { defineSketch, frameAtRest, isSketch, titledAfter } from './sketch/sketch.ts';
 export type { CanvasOptions, Moment, Sketch, SketchDefinition } from './sketch/sketch.ts';
 export { asset } from './sketch/assets.ts';
 export type { Asset, AssetHost, AssetMap, AssetValues, LoadListener } from './sketch/assets.ts';

@@ -108,11 +108,12 @@ const entryName = 'page';
 /** The script that is the page's own: it shows the sketch in place of its picture. */
 function entryOf(sketch: string, options: Readonly<Record<string, unknown>>): Plugin {
   const id = '\0page.js';
-  const code = `import { mount } from 'frame-juggler/browser';
+  const code = `import { titledAfter } from 'frame-juggler';
+import { mount } from 'frame-juggler/browser';
 import sketch from ${JSON.stringify(sketch)};
 const stage = document.getElementById('stage');
 const still = stage.firstElementChild;
-const player = mount(sketch, stage, ${JSON.stringify({ fit: 'contain', ...options })});
+const player = mount(titledAfter(sketch, ${JSON.stringify(path.basename(sketch))}), stage, ${JSON.stringify({ fit: 'contain', ...options })});
 void player.ready.then((isShown) => isShown && still.remove());
 `;
   return {

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { SketchError, type SourceLine } from '../error.ts';
 import { asLoadError, missingExport } from '../sketch/load-error.ts';
-import { isSketch, type Sketch } from '../sketch/sketch.ts';
+import { isSketch, titledAfter, type Sketch } from '../sketch/sketch.ts';
 import { kindOf } from '../schema/kind.ts';
 import { nearest } from '../suggest.ts';
 import { givenPath } from './given.ts';
@@ -50,7 +50,7 @@ const givenModule = kindOf<object>(
 export function readSketch(file: string, loaded: { default?: unknown }): Sketch {
   givenPath.read('readSketch', 'file', file);
   givenModule.read('readSketch', 'loaded', loaded);
-  if (isSketch(loaded.default)) return loaded.default;
+  if (isSketch(loaded.default)) return titledAfter(loaded.default, file);
   const named = Object.entries(loaded).find(([, value]) => isSketch(value))?.[0];
   if (named !== undefined)
     throw new SketchError({

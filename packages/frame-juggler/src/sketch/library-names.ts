@@ -10,7 +10,7 @@ export const libraryNames = `
   heading hsl isSameFrame isSketch itemsAt itemsOf keyframes linearGradient loadFonts makeTrack maths measureText
   mix notesOnFrame oklch parseDial pattern picture pictureSize playTrack polar radialGradient ramp rasterize
   readColor readTrack remap renderPicture required rgb rules scenes seededNoise seededRandom sketchLine smoothstep
-  spring swing textOutline transformInWords wrap writeSvg writeTrack zigzag
+  spring swing textOutline titledAfter transformInWords wrap writeSvg writeTrack zigzag
 `
   .trim()
   .split(/\s+/);

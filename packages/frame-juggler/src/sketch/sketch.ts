@@ -65,9 +65,12 @@ export interface Moment<Assets extends AssetMap = AssetMap, Dials extends DialMa
   readonly assets: AssetValues<Assets>;
 }
 
+/** The title of a sketch that was given none. */
+const untitled = 'Untitled sketch';
+
 const sketchTable = {
   /** What it is called, for people. */
-  title: optional(text, 'Untitled sketch'),
+  title: optional(text, untitled),
   /** The canvas: its size, its background, its units. */
   canvas: optional(convertedLater<CanvasOptions>('{ width, height, background, … }')),
   /** Frames per second. */
@@ -190,6 +193,23 @@ export function defineSketch<
 /** A sketch with some of its parts exchanged, for who watches it or runs it otherwise. */
 export function withParts(sketch: Sketch, parts: Partial<Sketch>): Sketch {
   return marked({ ...sketch, ...parts });
+}
+
+/** Those that were called after a file, so that a sketch loaded twice is the same sketch. */
+const titled = /* @__PURE__ */ new WeakMap<Sketch, Sketch>();
+
+/**
+ * A sketch that was given no title, called after its file: the one of `mooring-buoy.ts` is "Mooring buoy". One with a title stays as it is.
+ * @param file the path or the address of its file
+ */
+export function titledAfter<Named extends Sketch>(sketch: Named, file: string): Named {
+  sketchKind.read('titledAfter', 'sketch', sketch);
+  const [base] = text.read('titledAfter', 'file', file).replace(/[?#].*/, '').split(/[/\\]/).at(-1)!.split('.'); // prettier-ignore
+  const words = base!.replace(/([a-z\d])([A-Z])/g, '$1 $2').split(/[-_\s]+/).filter((word) => word !== ''); // prettier-ignore
+  if (sketch.title !== untitled || words.length === 0) return sketch;
+  const title = words.join(' ').toLowerCase();
+  if (!titled.has(sketch)) titled.set(sketch, withParts(sketch, { title: title[0]!.toUpperCase() + title.slice(1) }));
+  return titled.get(sketch) as Named;
 }
 
 function marked<Made extends Sketch>(sketch: Made): Made {

@@ -14,6 +14,7 @@ import {
   readColor,
   Run,
   SketchError,
+  titledAfter,
   type Dial,
   type RunCall,
   type Sketch,
@@ -117,7 +118,7 @@ async function load({ module, why }: Extract<ToWorker, { type: 'open' }>): Promi
   calls.begin('load');
   try {
     const { default: sketch } = (await import(/* @vite-ignore */ module)) as { default?: unknown };
-    if (isSketch(sketch)) return sketch;
+    if (isSketch(sketch)) return titledAfter(sketch, module);
   } catch (thrown) {
     throw asLoadError(thrown);
   } finally {
