@@ -300,7 +300,8 @@ class SketchService {
       }
       const stamp = /t=(\d+)/.exec(request.url ?? '')?.[1] ?? '';
       response.setHeader('Content-Type', 'text/javascript');
-      response.end(`export { default } from ${JSON.stringify(`${this.module}?t=${stamp}`)};\n`);
+      response.end(`export { default } from ${JSON.stringify(`${this.module}?t=${stamp}`)};
+export const file = ${JSON.stringify(path.basename(this.file))};\n`);
     });
   }
 

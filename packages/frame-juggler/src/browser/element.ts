@@ -1,6 +1,6 @@
 import { asSketchError, SketchError } from '../error.ts';
 import { parseDial, type DialMap } from '../sketch/dials.ts';
-import { isSketch, titledAfter, type Sketch } from '../sketch/sketch.ts';
+import { isSketch, type Sketch } from '../sketch/sketch.ts';
 import { mount } from './mount.ts';
 import type { MountOptions, Player, PlayerEvents } from './player.ts';
 
@@ -128,7 +128,7 @@ export class SketchElement extends Base {
     if (src === null) return undefined;
     const { href } = new URL(src, this.ownerDocument.baseURI);
     const loaded = (await import(/* @vite-ignore */ /* webpackIgnore: true */ href)) as { default?: unknown };
-    if (isSketch(loaded.default)) return titledAfter(loaded.default, src);
+    if (isSketch(loaded.default)) return loaded.default;
     throw new SketchError({
       call: tag,
       option: 'src',

@@ -117,8 +117,8 @@ async function load({ module, why }: Extract<ToWorker, { type: 'open' }>): Promi
   if (problem !== '') throw new SketchError({ problem });
   calls.begin('load');
   try {
-    const { default: sketch } = (await import(/* @vite-ignore */ module)) as { default?: unknown };
-    if (isSketch(sketch)) return titledAfter(sketch, module);
+    const loaded = (await import(/* @vite-ignore */ module)) as { default?: unknown; file?: string };
+    if (isSketch(loaded.default)) return titledAfter(loaded.default, loaded.file ?? '');
   } catch (thrown) {
     throw asLoadError(thrown);
   } finally {
