@@ -167,7 +167,9 @@ export function readExports(entries) {
     if (symbol.flags & (ts.SymbolFlags.Interface | ts.SymbolFlags.TypeAlias)) {
       const type = checker.getDeclaredTypeOfSymbol(symbol);
       const calls = type.getCallSignatures().map((one) => call(one, declaration));
-      const written = ts.isTypeAliasDeclaration(declaration) ? declaration.type.getText().replaceAll(/\s+/g, ' ') : '';
+      // An alias says what it stands for, an interface what it has of others.
+      const parts = ts.isTypeAliasDeclaration(declaration) ? [declaration.type] : (declaration.heritageClauses ?? []);
+      const written = parts.map((part) => part.getText().replaceAll(/\s+/g, ' ')).join(' ');
       // Of a choice of named things their names say more than their members.
       const isChoice = /^\|?[\w\s[\],]+(\|[\w\s[\],]+)+$/.test(written);
       const isObject = !isChoice && checker.getPropertiesOfType(type).some((one) => isOurs(one));

@@ -59,7 +59,7 @@ const aboutTable = {
   about: optional(point),
 };
 /** Where a transform has its middle. */
-export type AboutOptions = Options<typeof aboutTable>;
+export interface AboutOptions extends Options<typeof aboutTable> {}
 const aboutOptions = schemaOf(aboutTable, '{ about: [x, y] }');
 
 const textKeyTable = {
@@ -67,7 +67,7 @@ const textKeyTable = {
   text: optional(convertedLater<TextStyleOptions>('{ size, font, weight, align, lineHeight }')),
 };
 /** What `style` takes; a key you leave out keeps its value. */
-export type CanvasStyleOptions = StyleOptions & Options<typeof textKeyTable>;
+export interface CanvasStyleOptions extends StyleOptions, Options<typeof textKeyTable> {}
 const canvasStyleOptions = schemaOf(
   { ...styleTable, ...textKeyTable },
   "{ fill: 'teal', stroke: { color: 'white', width: 2 } }",
@@ -92,7 +92,7 @@ const groupTable = {
   layer: optional(finite),
 };
 /** A group's transforms apply in the order translate, rotate, tilt, skew, scale, however they are written. */
-export type GroupOptions = CanvasStyleOptions & AboutOptions & Options<typeof groupTable>;
+export interface GroupOptions extends CanvasStyleOptions, AboutOptions, Options<typeof groupTable> {}
 const groupOptions = schemaOf(
   { ...styleTable, ...textKeyTable, ...aboutTable, ...groupTable },
   '{ translate: [100, 80], rotate: 30 } and a function',

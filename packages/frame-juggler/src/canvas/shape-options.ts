@@ -21,7 +21,7 @@ const ownTable = {
 };
 export const shapeTable = { ...styleTable, ...ownTable };
 /** What every shape takes besides its own options. */
-export type ShapeOptions = StyleOptions & Options<typeof ownTable>;
+export interface ShapeOptions extends StyleOptions, Options<typeof ownTable> {}
 
 const schemas = new WeakMap<Schema<Table>, Schema<Table>>();
 

@@ -29,7 +29,7 @@ const strokeTable = {
   dashOffset: optional(finite),
 };
 /** A stroke in parts; a part you leave out keeps its value. */
-export type StrokeOptions = Options<typeof strokeTable>;
+export interface StrokeOptions extends Options<typeof strokeTable> {}
 const strokeOptions = schemaOf(strokeTable, "{ color: 'white', width: 2 }");
 
 export const styleTable = {
@@ -43,7 +43,7 @@ export const styleTable = {
   blend: optional(blendMode),
 };
 /** How things look; a key you leave out keeps its value. */
-export type StyleOptions = Options<typeof styleTable>;
+export interface StyleOptions extends Options<typeof styleTable> {}
 
 /** The style in force: a value that is never changed, only exchanged. */
 export interface Style {

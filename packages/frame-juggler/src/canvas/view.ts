@@ -38,7 +38,7 @@ export const viewTable = {
   yAxis: optional(yAxis, 'down'),
 };
 /** The sketch's own units. */
-export type ViewOptions = Options<typeof viewTable>;
+export interface ViewOptions extends Options<typeof viewTable> {}
 
 /** How a sketch's units are placed on the canvas, and the canvas in them. */
 export interface View extends Surroundings {

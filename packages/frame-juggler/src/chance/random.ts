@@ -32,7 +32,7 @@ const colorTable = {
   alpha: optional(factors, 1),
 };
 /** The range of a random color: each a number, or a range `[lo, hi]`. */
-export type RandomColorOptions = Options<typeof colorTable>;
+export interface RandomColorOptions extends Options<typeof colorTable> {}
 const colorOptions = schemaOf(colorTable, '{ hue: [180, 220] }');
 
 /** Seeded random numbers: the same seed gives the same values in the same order, everywhere. */

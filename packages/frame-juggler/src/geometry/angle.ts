@@ -26,7 +26,7 @@ const polarTable = {
   from: optional(point),
 };
 /** Where a point lies, seen from another. */
-export type PolarOptions = Options<typeof polarTable>;
+export interface PolarOptions extends Options<typeof polarTable> {}
 const polarOptions = schemaOf(polarTable, '{ angle: 30, distance: 100 }');
 
 /**

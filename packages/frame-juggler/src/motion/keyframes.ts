@@ -81,7 +81,7 @@ const timingTable = {
   ),
 };
 /** Web Animations' timing, in seconds. */
-export type KeyframeTiming = Options<typeof timingTable>;
+export interface KeyframeTiming extends Options<typeof timingTable> {}
 const timingOptions = schemaOf(timingTable, '{ duration: 2 } behind the keyframes');
 
 /** Undefined comes up only where the timing's fill leaves a time without a value. */

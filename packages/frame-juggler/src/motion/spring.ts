@@ -18,7 +18,7 @@ const springTable = {
   velocity: optional(finite, 0),
 };
 /** A mass on a spring, let go. */
-export type SpringOptions = Options<typeof springTable>;
+export interface SpringOptions extends Options<typeof springTable> {}
 const springOptions = schemaOf(springTable, '{ from: 0, to: 100 }');
 
 /**

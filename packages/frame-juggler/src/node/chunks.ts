@@ -41,7 +41,7 @@ const chunkTable = {
 };
 const chunkOptions = schemaOf({ ...runSettingsTable, ...chunkTable }, "{ format: 'png', frames: [0, 599] }");
 /** The film that a chunk is of: the same for all of its chunks. */
-export type ChunkOptions = Options<typeof runSettingsTable & typeof chunkTable>;
+export interface ChunkOptions extends Options<typeof runSettingsTable & typeof chunkTable> {}
 
 const joinTable = {
   ...filmTable,
@@ -54,7 +54,7 @@ const joinTable = {
 };
 const joinOptions = schemaOf({ ...runSettingsTable, ...joinTable }, '{ frames: [0, 599] }');
 /** What of a film is joined, and where to. */
-export type JoinOptions = Options<typeof runSettingsTable & typeof joinTable>;
+export interface JoinOptions extends Options<typeof runSettingsTable & typeof joinTable> {}
 
 const oneChunkTable = {
   /** Under a carry: the picture that it stands on, as the chunk before gave it; otherwise frames before it are drawn first. */
@@ -66,7 +66,7 @@ const oneChunkTable = {
 };
 const oneChunkOptions = schemaOf(oneChunkTable, '{ onFrame }');
 /** How one chunk is rendered. */
-export type OneChunkOptions = Options<typeof oneChunkTable>;
+export interface OneChunkOptions extends Options<typeof oneChunkTable> {}
 
 /** A stretch of a film, rendered. */
 export interface Chunk {

@@ -18,7 +18,7 @@ const drawTable = {
 };
 const drawOptions = schemaOf({ ...runSettingsTable, ...drawTable }, '{ frames: [0, 59], density: 2 }');
 /** Which frames are drawn, and how. */
-export type DrawOptions = Options<typeof runSettingsTable & typeof drawTable>;
+export interface DrawOptions extends Options<typeof runSettingsTable & typeof drawTable> {}
 
 /** A frame as pixels. */
 export interface DrawnFrame {

@@ -58,7 +58,7 @@ const renderTable = {
 };
 const renderOptions = schemaOf({ ...runSettingsTable, ...renderTable }, "{ to: 'harbor.gif', frames: [0, 59] }");
 /** How a sketch is rendered. */
-export type RenderOptions = Options<typeof runSettingsTable & typeof renderTable>;
+export interface RenderOptions extends Options<typeof runSettingsTable & typeof renderTable> {}
 type Read = Complete<typeof runSettingsTable & typeof renderTable>;
 
 /** What a render made. */

@@ -39,7 +39,7 @@ const stripTable = {
 };
 const stripOptions = schemaOf({ ...runSettingsTable, ...stripTable }, "{ to: 'strip.png', count: 8 }");
 /** How a strip is made. */
-export type StripOptions = Options<typeof runSettingsTable & typeof stripTable>;
+export interface StripOptions extends Options<typeof runSettingsTable & typeof stripTable> {}
 type Read = Complete<typeof runSettingsTable & typeof stripTable>;
 
 /** What a strip shows. */

@@ -87,11 +87,15 @@ const conicTable = {
 };
 
 /** A gradient along a line. */
-export type LinearGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof linearTable>;
+export interface LinearGradientOptions extends Options<
+  typeof gradientTable & typeof spreadTable & typeof linearTable
+> {}
 /** A gradient from a focus to a circle. */
-export type RadialGradientOptions = Options<typeof gradientTable & typeof spreadTable & typeof radialTable>;
+export interface RadialGradientOptions extends Options<
+  typeof gradientTable & typeof spreadTable & typeof radialTable
+> {}
 /** A gradient around a point. */
-export type ConicGradientOptions = Options<typeof gradientTable & typeof conicTable>;
+export interface ConicGradientOptions extends Options<typeof gradientTable & typeof conicTable> {}
 
 const linearOptions = schemaOf(
   { ...linearTable, ...gradientTable, ...spreadTable },

@@ -30,7 +30,7 @@ const patternTable = {
 const patternOptions = schemaOf(patternTable, '{ size: 20 }');
 
 /** How the tiles of a pattern are placed. */
-export type PatternOptions = Options<typeof patternTable>;
+export interface PatternOptions extends Options<typeof patternTable> {}
 
 const patterns = new WeakSet<object>();
 

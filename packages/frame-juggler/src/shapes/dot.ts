@@ -8,7 +8,7 @@ const table = {
   size: optional(length, 4),
 };
 /** A round mark in the fill color. */
-export type DotOptions = PinOptions & Options<typeof table>;
+export interface DotOptions extends PinOptions, Options<typeof table> {}
 
 const options = schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80] }');
 

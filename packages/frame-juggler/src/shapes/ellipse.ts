@@ -1,7 +1,7 @@
 import { bothOf, lengths, type Pair } from '../schema/point.ts';
-import { type Form, type Options, schemaOf } from '../schema/schema.ts';
+import { type Form, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable, boxForms, boxRemark, boxTable, placeBox } from './place.ts';
+import { anchorTable, type AnchorOptions, boxForms, boxRemark, boxTable, placeBox } from './place.ts';
 
 const table = {
   ...boxTable,
@@ -13,7 +13,7 @@ type EllipseTable = typeof table;
 export type EllipseOptions = (
   Form<EllipseTable, 'at' | 'size'> | Form<EllipseTable, 'at' | 'radii'> | Form<EllipseTable, 'from' | 'to'>
 ) &
-  Options<typeof anchorTable>;
+  AnchorOptions;
 
 export const ellipse: ShapeKind<EllipseOptions> = {
   name: 'ellipse',

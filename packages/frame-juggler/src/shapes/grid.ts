@@ -16,7 +16,7 @@ const table = {
   numbers: optional(toggle, true),
 };
 /** A ruled grid in the current transform, to see where you are. */
-export type GridOptions = Options<typeof table>;
+export interface GridOptions extends Options<typeof table> {}
 export const gridOptions = schemaOf(table, '{ spacing: 50 }');
 
 /** What of a grid is not numbered. */

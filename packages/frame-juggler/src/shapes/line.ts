@@ -1,7 +1,7 @@
 import { point, xOf, yOf } from '../schema/point.ts';
 import { type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable } from './place.ts';
+import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
   /** Where it begins. */
@@ -10,7 +10,7 @@ const table = {
   to: point,
 };
 /** A straight line between two points. */
-export type LineOptions = Options<typeof table & typeof anchorTable>;
+export interface LineOptions extends Options<typeof table>, AnchorOptions {}
 
 export const line: ShapeKind<LineOptions> = {
   name: 'line',

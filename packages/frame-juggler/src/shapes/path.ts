@@ -4,7 +4,7 @@ import { parsePathData } from '../geometry/path-data.ts';
 import { callable, kindOf, oneOf } from '../schema/kind.ts';
 import { type Form, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable } from './place.ts';
+import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
   /** Which parts of an outline that crosses itself are inside, by SVG's rules. */
@@ -19,7 +19,8 @@ const sourceTable = {
 type SourceTable = typeof sourceTable;
 /** Any outline, as SVG path data or built call by call. It is filled if one of its subpaths is closed. */
 export type PathOptions = (Form<SourceTable, 'data'> | Form<SourceTable, 'build'>) &
-  Options<typeof table & typeof anchorTable>;
+  Options<typeof table> &
+  AnchorOptions;
 
 export const path: ShapeKind<PathOptions> = {
   name: 'path',

@@ -7,7 +7,7 @@ import { convertedLater, toggle } from '../schema/kind.ts';
 import { point, xOf, yOf } from '../schema/point.ts';
 import { type Form, optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { Outline, Surroundings } from './kind.ts';
-import { anchorTable, boxRemark, boxTable, placeBox } from './place.ts';
+import { anchorTable, type AnchorOptions, boxRemark, boxTable, placeBox } from './place.ts';
 
 const cropTable = {
   /** One corner of the part, in the picture's pixels. */
@@ -33,7 +33,8 @@ export type PictureOptions = (
     })
   | Form<BoxTable, 'from' | 'to'>
 ) &
-  Options<typeof table & typeof anchorTable>;
+  Options<typeof table> &
+  AnchorOptions;
 
 export const pictureOptions = schemaOf(
   { ...boxTable, ...table, ...anchorTable },

@@ -46,6 +46,8 @@ export const anchorTable = {
   /** The point of its box that goes to `at`, and that its `rotate` and `scale` leave in place: a name, or fractions of its width and height. */
   anchor: optional(anchor, 'center'),
 };
+/** Which point of a shape goes to its place. */
+export interface AnchorOptions extends Options<typeof anchorTable> {}
 
 /** The anchor as fractions of the box, from its least x and y; the middle where none is given. */
 export function anchorFraction(given: Anchor | undefined, { up }: Pick<Surroundings, 'up'>): Pair {
@@ -59,7 +61,7 @@ export const pinTable = {
   at: point,
 };
 /** Options of a shape that is placed by its box. */
-export type PinOptions = Options<typeof pinTable & typeof anchorTable>;
+export interface PinOptions extends Options<typeof pinTable>, AnchorOptions {}
 
 export const boxTable = {
   ...pinTable,
@@ -79,7 +81,7 @@ export const boxForms = [
 /** For those who mix them: a corner and a size. */
 export const boxRemark = " (at is the middle, or with anchor: 'top-left' that corner)";
 /** Options of a box given by its place and size, or by two opposite corners. */
-export type BoxOptions = (Form<BoxTable, 'at' | 'size'> | Form<BoxTable, 'from' | 'to'>) & Options<typeof anchorTable>;
+export type BoxOptions = (Form<BoxTable, 'at' | 'size'> | Form<BoxTable, 'from' | 'to'>) & AnchorOptions;
 
 /** A box on the canvas: its middle, its size, and the point of it that is pinned. */
 export interface Placed {

@@ -1,9 +1,9 @@
 import { sinCos } from '../maths/degrees.ts';
 import { length, whole } from '../schema/kind.ts';
 import { points, type Pair } from '../schema/point.ts';
-import { type Form, type Options, schemaOf } from '../schema/schema.ts';
+import { type Form, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind, Surroundings } from './kind.ts';
-import { anchorTable, pinTable, placeSized } from './place.ts';
+import { anchorTable, type AnchorOptions, pinTable, placeSized } from './place.ts';
 
 const table = {
   /** Its corners, in turn; at least three. */
@@ -17,7 +17,7 @@ const table = {
 type PolygonTable = typeof table;
 /** An area between points, or a regular polygon in a circle about `at`. */
 export type PolygonOptions = (Form<PolygonTable, 'points'> | Form<PolygonTable, 'at' | 'radius' | 'sides'>) &
-  Options<typeof anchorTable>;
+  AnchorOptions;
 
 export const polygon: ShapeKind<PolygonOptions> = {
   name: 'polygon',

@@ -2,7 +2,7 @@ import { toggle } from '../schema/kind.ts';
 import { points } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable } from './place.ts';
+import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
   /** The points it goes through, in order; at least two. */
@@ -11,7 +11,7 @@ const table = {
   closed: optional(toggle, false),
 };
 /** Straight lines through all points in turn. They are never filled. */
-export type PolylineOptions = Options<typeof table & typeof anchorTable>;
+export interface PolylineOptions extends Options<typeof table>, AnchorOptions {}
 
 export const polyline: ShapeKind<PolylineOptions> = {
   name: 'polyline',

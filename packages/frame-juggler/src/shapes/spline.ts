@@ -4,7 +4,7 @@ import { fraction, toggle } from '../schema/kind.ts';
 import { pairOf, points, type Pair, type Point } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable } from './place.ts';
+import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
   /** The points it goes through, in order; at least two, or three if it is closed. */
@@ -15,7 +15,7 @@ const table = {
   tension: optional(fraction, 0),
 };
 /** A smooth line through all points in turn. */
-export type SplineOptions = Options<typeof table & typeof anchorTable>;
+export interface SplineOptions extends Options<typeof table>, AnchorOptions {}
 
 export const spline: ShapeKind<SplineOptions> = {
   name: 'spline',

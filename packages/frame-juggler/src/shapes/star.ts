@@ -13,7 +13,7 @@ const table = {
   tips: optional(whole(2), 5),
 };
 /** A star. Its box is that of the circle through its tips. */
-export type StarOptions = PinOptions & Options<typeof table>;
+export interface StarOptions extends PinOptions, Options<typeof table> {}
 
 const options = schemaOf({ ...pinTable, ...anchorTable, ...table }, '{ at: [100, 80], radius: 40, tips: 5 }');
 

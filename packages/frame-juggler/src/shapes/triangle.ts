@@ -1,14 +1,14 @@
 import { points } from '../schema/point.ts';
 import { type Options, schemaOf } from '../schema/schema.ts';
 import type { ShapeKind } from './kind.ts';
-import { anchorTable } from './place.ts';
+import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
   /** Its corners: exactly three. */
   points: points(3, 3),
 };
 /** The area between three points. */
-export type TriangleOptions = Options<typeof table & typeof anchorTable>;
+export interface TriangleOptions extends Options<typeof table>, AnchorOptions {}
 
 export const triangle: ShapeKind<TriangleOptions> = {
   name: 'triangle',

@@ -23,7 +23,7 @@ const dialTable = {
   label: optional(nameKind),
 };
 /** What every dial takes besides its initial value. */
-export type DialOptions = Options<typeof dialTable>;
+export interface DialOptions extends Options<typeof dialTable> {}
 const dialOptions = schemaOf(dialTable, "{ label: 'Swell' } behind the value");
 
 const numberTable = {
@@ -35,7 +35,7 @@ const numberTable = {
   step: optional(positive),
 };
 /** What a dial for a number takes besides its initial value. */
-export type NumberDialOptions = DialOptions & Options<typeof numberTable>;
+export interface NumberDialOptions extends DialOptions, Options<typeof numberTable> {}
 const numberOptions = schemaOf({ ...dialTable, ...numberTable }, '{ min: 0, max: 60 } behind the value');
 
 /** How a dial is shown to a person. */

@@ -71,7 +71,7 @@ const runTable = {
   between: optional(callable<() => Promise<void> | void>()),
 };
 /** What one run of a sketch is given. */
-export type RunOptions = Options<typeof runTable>;
+export interface RunOptions extends Options<typeof runTable> {}
 const runOptions = schemaOf(runTable, '{ seed: 7 }');
 
 function isHost(value: unknown): boolean {

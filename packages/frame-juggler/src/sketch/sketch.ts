@@ -34,7 +34,7 @@ const canvasTable = {
   density: optional(positive, 1),
 };
 /** The canvas that a sketch asks for. */
-export type CanvasOptions = Options<typeof canvasTable>;
+export interface CanvasOptions extends Options<typeof canvasTable> {}
 const canvasOptions = schemaOf(canvasTable, '{ width: 640, height: 360 }');
 
 /** What a sketch is given to paint a frame. */

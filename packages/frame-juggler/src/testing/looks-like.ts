@@ -27,7 +27,7 @@ const lookTable = {
 };
 const lookOptions = schemaOf(lookTable, '{ tolerance: 0.1 }');
 /** How a frame is held against its kept picture. */
-export type LookOptions = Options<typeof lookTable>;
+export interface LookOptions extends Options<typeof lookTable> {}
 
 /** What came of it. */
 export interface Look {

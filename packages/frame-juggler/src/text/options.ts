@@ -15,9 +15,9 @@ const table = {
   maxWidth: optional(length),
 };
 /** Where a text stands, and what it is set in. */
-export type TextOptions = Options<typeof pinTable & typeof table & typeof textStyleTable>;
+export interface TextOptions extends Options<typeof pinTable & typeof table & typeof textStyleTable> {}
 /** What `measureText` takes: how text is set, but not where. */
-export type MeasureOptions = Options<typeof table & typeof textStyleTable>;
+export interface MeasureOptions extends Options<typeof table & typeof textStyleTable> {}
 
 export const textTable = { ...pinTable, ...table, ...textStyleTable };
 export const textOptions = schemaOf(textTable, '{ at: [100, 80], size: 20 } behind the text');

@@ -39,7 +39,7 @@ export const textStyleTable = {
 };
 
 /** How text is set. A key you leave out keeps its value. */
-export type TextStyleOptions = Options<typeof textStyleTable>;
+export interface TextStyleOptions extends Options<typeof textStyleTable> {}
 /** Text style, with a value for every key. */
 export type TextStyle = Complete<typeof textStyleTable>;
 

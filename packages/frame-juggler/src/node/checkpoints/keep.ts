@@ -18,7 +18,7 @@ const keepTable = {
 };
 const keepOptions = schemaOf(keepTable, "{ checkpoints: 'checkpoints', source }");
 /** Of which run checkpoints are kept, and where. */
-export type KeepOptions = Options<typeof keepTable>;
+export interface KeepOptions extends Options<typeof keepTable> {}
 
 /** On the way ahead of others they are kept closer together, so that each chunk, be it small, finds one nearby. */
 const spacing = { least: 200, share: 0.01, cost: 0.1 };

@@ -11,7 +11,7 @@ const checkTable = {
 };
 const checkOptions = schemaOf(checkTable, '{ frames: [0, 59] }');
 /** What is checked. */
-export type CheckOptions = Options<typeof checkTable>;
+export interface CheckOptions extends Options<typeof checkTable> {}
 
 /**
  * Looks a sketch over for likely mistakes: what is drawn and cannot be seen, styles that leak, pictures that are not the

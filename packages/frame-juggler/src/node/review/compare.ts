@@ -42,7 +42,7 @@ const compareTable = {
 };
 const compareOptions = schemaOf(compareTable, "{ output: 'difference.png' }");
 /** How two pictures are compared. */
-export type CompareOptions = Options<typeof compareTable>;
+export interface CompareOptions extends Options<typeof compareTable> {}
 
 /** What two frames or pictures differ in. */
 export interface Comparison {

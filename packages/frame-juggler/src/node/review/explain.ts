@@ -33,7 +33,7 @@ const explainTable = {
 };
 const explainOptions = schemaOf(explainTable, '{ frame: 12 }');
 /** What is to be explained. */
-export type ExplainOptions = Options<typeof explainTable>;
+export interface ExplainOptions extends Options<typeof explainTable> {}
 
 /** What a frame drew, and the same in a sentence. */
 export interface Explained extends Explanation {
