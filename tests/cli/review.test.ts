@@ -85,6 +85,19 @@ describe('juggle check', () => {
     expect(misnamed.code).toBe(2);
     expect(misnamed.err).toMatch(/is the name of no finding.*off-canvas/);
   });
+  test('several are checked in turn, whatever fails among them', async () => {
+    const { out, err, code } = await run('check', 'crates.ts', 'misnamed.ts', 'meant.ts');
+    expect(out.match(/^Crates, .*$/gm)).toEqual(['Crates, frames 0 to 9: 1 finding', 'Crates, frames 0 to 9: nothing found, 1 accepted']); // prettier-ignore
+    expect([code, err.split('\n').length]).toEqual([2, 2]);
+    const both = await run('check', 'crates.ts', 'meant.ts', '--json');
+    expect([
+      both.code,
+      both.out
+        .trim()
+        .split('\n')
+        .map((line) => misfits('checkup', line)),
+    ]).toEqual([1, [[], []]]);
+  });
 });
 
 describe('juggle compare', () => {

@@ -10,7 +10,9 @@ import {
 } from './arguments.ts';
 import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
+import { loadLibrary } from './load-library.ts';
 import { Progress } from './progress.ts';
+import { tellError } from './tell-error.ts';
 import { terminalWidth } from './terminal.ts';
 
 interface CheckArguments extends RunArguments, ReportArguments {
@@ -22,8 +24,8 @@ const foundSome = 1;
 
 export function checkCommand(): Command {
   const command = new Command('check')
-    .description('Finds likely mistakes in a sketch, each with its line and a fix.')
-    .argument('<sketch>', 'the sketch file: .ts, .mts, .js or .mjs')
+    .description('Finds likely mistakes in sketches, each with its line and a fix.')
+    .argument('<sketch...>', 'the sketch files: .ts, .mts, .js or .mjs')
     .addOption(framesOption('the first and last frame (default: the first 120, fewer where each has many items)'));
   return addRunOptions(command)
     .addOption(quietOption())
@@ -33,23 +35,41 @@ export function checkCommand(): Command {
       `
 To accept what is intended, say so in the sketch: defineSketch({ accept: { covered: 'the moon sets' }, … }).
 
-Exit codes: 0 nothing found, 1 something found, 2 the check could not run.
+Exit codes: 0 nothing found, 1 something found, 2 a check could not run.
 
 Examples:
   juggle check harbor.ts
-  juggle check harbor.ts --frames 0..29 --json`,
+  juggle check harbor.ts --frames 0..29 --json
+  juggle check harbor.ts gulls.ts`,
     )
-    .action(async (file: string, options: CheckArguments) => {
-      const progress = new Progress('frames', options.quiet === true);
-      try {
-        const chosen = handedOn(options, ['frames']);
-        const found = await runJob({ name: 'check', file, output: undefined, run: options, options: chosen }, progress);
-        progress.end();
-        if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
-        else if (options.quiet !== true) process.stdout.write(`${checkupLines(found, terminalWidth()).join('\n')}\n`);
-        if (found.findings.some(({ accepted }) => accepted === undefined)) process.exitCode = foundSome;
-      } finally {
-        progress.end();
+    .action(async (files: string[], options: CheckArguments) => {
+      for (const file of files) {
+        try {
+          await check(file, options, file === files.at(-1));
+        } catch (thrown) {
+          // Of several sketches the others are checked all the same, unless it was stopped by hand.
+          if (files.length === 1 || thrown instanceof (await loadLibrary()).Stopped) throw thrown;
+          await tellError(thrown);
+        }
       }
     });
+}
+
+async function check(file: string, options: CheckArguments, isLast: boolean): Promise<void> {
+  const progress = new Progress('frames', options.quiet === true);
+  try {
+    const chosen = handedOn(options, ['frames']);
+    const found = await runJob({ name: 'check', file, output: undefined, run: options, options: chosen }, progress);
+    progress.end();
+    if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
+    else if (options.quiet !== true) {
+      const lines = checkupLines(found, terminalWidth());
+      if (!isLast && lines.length > 1) lines.push('');
+      process.stdout.write(`${lines.join('\n')}\n`);
+    }
+    // That another one could not be checked says more.
+    if (found.findings.some(({ accepted }) => accepted === undefined)) process.exitCode ??= foundSome;
+  } finally {
+    progress.end();
+  }
 }

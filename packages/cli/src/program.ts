@@ -1,13 +1,11 @@
 import { createRequire } from 'node:module';
 import { Command, CommanderError } from 'commander';
-import { loadLibrary } from './load-library.ts';
+import { tellError } from './tell-error.ts';
 
 const { version } = createRequire(import.meta.url)('@frame-juggler/cli/package.json') as { version: string };
 
-/** Exit codes: 0 fine, 1 findings or differences, 2 an error. */
+/** The exit code of a command that was asked for what is not there. */
 const couldNot = 2;
-/** As shells have it: 128 and the number of the signal that Ctrl-C sends. */
-const interrupted = 130;
 
 /** The commands, in the order in which help lists them. Only the one that is run is loaded. */
 const commands = {
@@ -53,12 +51,5 @@ try {
   await (await program(process.argv[2])).parseAsync();
 } catch (thrown) {
   if (thrown instanceof CommanderError) process.exitCode = thrown.exitCode === 0 ? 0 : couldNot;
-  else {
-    const { asSketchError, SketchError, Stopped } = await loadLibrary();
-    const error = asSketchError(thrown);
-    process.stderr.write(`juggle: ${error.message}\n`);
-    // Any other error is a bug of ours, and its stack trace helps to fix it.
-    if (!(thrown instanceof SketchError) && process.env.JUGGLE_TRACE !== undefined) console.error(thrown);
-    process.exitCode = thrown instanceof Stopped ? interrupted : couldNot;
-  }
+  else await tellError(thrown);
 }
