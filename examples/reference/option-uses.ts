@@ -174,6 +174,7 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     frames: () => strip(harbor, { to: 'strip.png', frames: [0, 59] }),
     pick: () => strip(harbor, { to: 'strip.png', pick: [0, 12, 48] }),
     seeds: () => strip(harbor, { to: 'strip.png', seeds: [1, 12] }),
+    vary: () => strip(harbor, { to: 'strip.png', vary: { swell: [0, 20, 40] } }),
     count: () => strip(harbor, { to: 'strip.png', count: 6 }),
     columns: () => strip(harbor, { to: 'strip.png', count: 6, columns: 3 }),
     tile: () => strip(harbor, { to: 'strip.png', tile: 320 }),

@@ -38,6 +38,7 @@ import {
   makeTrack,
   measureText,
   notesOnFrame,
+  dialText,
   parseDial,
   Picture,
   pictureSize,
@@ -149,6 +150,9 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   parseDial() {
     const swell = parseDial(harbor.dials, 'swell', '20');
     return new Run(harbor, { dials: { swell } });
+  },
+  dialText() {
+    console.log(dialText({ x: 480, y: 360 })); // 480,360
   },
   async Run() {
     const run = new Run(harbor, { seed: 7, density: 2 });

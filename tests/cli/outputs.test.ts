@@ -33,6 +33,12 @@ const folder = temporaryFolder({
   'remembers.ts': `let calls = 0;${sketch('for (const end = performance.now() + 9; performance.now() < end; ); state.x = (state.x + calls++) % 50', 'repeat: false,').replace('duration: 6', 'duration: 60')}`,
   'throws.ts': sketch("if (frame === 57) throw new Error('squall');"),
   'stuck.ts': sketch('if (frame === 3) for (;;);'),
+  'tuned.ts': `import { defineSketch, dial } from 'frame-juggler';
+export default defineSketch({
+  canvas: { width: 40, height: 40 }, still: true,
+  dials: { size: dial.number(8, { min: 0, max: 20, step: 3 }), fill: dial.color('navy'), calm: dial.toggle(true), sea: dial.choice(['flat', 'rough']), at: dial.point([20, 20]), free: dial.number(3) },
+  paint: (canvas, { dials }) => canvas.rect({ at: dials.at, size: dials.size, fill: dials.fill }),
+});`,
   'waits.ts': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ start: () => new Promise(() => {}), paint() {} });\n",
   'endless.ts': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint(canvas, { pointer }) { canvas.circle({ at: [pointer.x, pointer.y], radius: 5 }); } });\n",
 }); // prettier-ignore
@@ -314,6 +320,27 @@ describe('what a person chooses', () => {
       return ((JSON.parse(out) as { width: number }).width - 16) / 136;
     };
     expect([await columns(2), await columns(3), await columns(4), await columns(5), await columns(7), await columns(10)]).toEqual([2, 3, 2, 3, 4, 5]);
+  }); // prettier-ignore
+
+  test('a strip of the values of one dial or two, as each was given or as the dial has them', async () => {
+    const vary = async (...options: string[]): Promise<unknown> => {
+      const { out, err } = await run('strip', 'tuned.ts', '-o', 'vary.png', '--tile', '40', '--json', ...options);
+      return err === '' ? (JSON.parse(out) as { varied: unknown }).varied : err.replace('juggle: ', '').trim();
+    };
+    expect(await vary('--vary', 'size=0..20', '--count', '3', '--vary', 'fill=teal,rgb(1, 2, 3)')).toEqual({ size: [0, 9, 20], fill: ['teal', 'rgb(1, 2, 3)'] });
+    const { data, width } = decode(bytes('vary.png'));
+    // Three across, two down; each tile has a square of its size and color in its middle.
+    const middles = [0, 1].map((row) => [0, 1, 2].map((column) => [...data.subarray(((36 + row * 87) * width + 36 + column * 56) * 3).subarray(0, 3)]));
+    expect(middles).toEqual([[[255, 255, 255], [0, 128, 128], [0, 128, 128]], [[255, 255, 255], [1, 2, 3], [1, 2, 3]]]);
+    expect(await vary('--vary', 'size')).toEqual({ size: [0, 3, 6, 9, 12, 15, 18, 20] });
+    expect(await vary('--vary', 'sea', '--vary', 'calm')).toEqual({ sea: ['flat', 'rough'], calm: [false, true] });
+    expect(await vary('--vary', 'at=1,2;30,4')).toEqual({ at: [{ x: 1, y: 2 }, { x: 30, y: 4 }] });
+    expect(await vary('--vary', 'free=2..1', '--count', '4')).toEqual({ free: [2, 1.67, 1.33, 1] });
+    expect(await vary('--vary', 'free')).toBe('--vary free does not say with which values; expected --vary free=A..B');
+    expect(await vary('--vary', 'siez')).toMatch(/^dials: there is no dial "siez"; did you mean "size"/);
+    expect(await vary('--vary', 'size=1..90')).toMatch(/is out of range; expected 0 or more, 20 or less$/);
+    expect(await vary('--vary', 'sea', '--vary', 'calm', '--vary', 'size')).toBe('a strip cannot vary 3 dials; expected one or two');
+    expect(await vary('--vary', 'size=1', '--vary', 'size=2')).toBe('--vary size was given twice; expected all its values in one: --vary size=A,B,C');
   }); // prettier-ignore
 
   test('a strip of seeds, and a seed that is new each time', async () => {

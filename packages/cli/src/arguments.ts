@@ -91,6 +91,15 @@ function dialSetting(text: string, before: [string, string][] = []): [string, st
   throw new InvalidArgumentError('Expected NAME=VALUE, for example swell=20.');
 }
 
+/** A dial and its values as text; undefined for those it has by itself. */
+export type Varied = readonly [name: string, values: string | undefined];
+
+function varied(text: string, before: Varied[] = []): Varied[] {
+  const [name, ...rest] = text.split('=');
+  if (name === '') throw new InvalidArgumentError('Expected NAME=A..B, NAME=VALUE,VALUE or NAME.');
+  return [...before, [name, rest.length === 0 ? undefined : rest.join('=')]];
+}
+
 /** The options that choose what a run is fed: chance, dials, input. */
 export function addInputOptions(command: Command): Command {
   return command
@@ -130,6 +139,8 @@ export const stretchOption = (): Option =>
   );
 export const seedsOption = (): Option =>
   new Option('--seeds <A..B>', 'one frame with each of these seeds, instead of several frames').argParser(numberRange);
+export const varyOption = (): Option =>
+  new Option('--vary <dial=values>', 'one frame with each of these values of a dial, A..B or a,b,c (default: all that the dial has); a second --vary sets the rows').argParser(varied); // prettier-ignore
 export const framesOption = (text = 'the first and last frame (default: the whole run)'): Option =>
   new Option('--frames <A..B>', text).argParser(numberRange);
 export const pickOption = (): Option =>

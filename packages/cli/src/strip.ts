@@ -9,8 +9,10 @@ import {
   pickOption,
   quietOption,
   seedsOption,
+  varyOption,
   type ReportArguments,
   type RunArguments,
+  type Varied,
 } from './arguments.ts';
 import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
@@ -22,6 +24,7 @@ interface StripArguments extends RunArguments, ReportArguments {
   frames?: [number, number];
   pick?: number[];
   seeds?: [number, number];
+  vary?: readonly Varied[];
   frame?: number;
   count?: number;
   columns?: number;
@@ -35,9 +38,10 @@ export function stripCommand(): Command {
     .requiredOption('-o, --output <file>', 'the picture to write: a .png file, or - for standard output')
     .addOption(framesOption())
     .addOption(pickOption())
-    .addOption(seedsOption().conflicts(['frames', 'pick', 'count', 'seed']))
-    .addOption(frameOption().conflicts(['frames', 'pick', 'count']))
-    .addOption(countOption('--count <n>', 'how many frames, evenly spaced (default: 8)'))
+    .addOption(seedsOption().conflicts(['frames', 'pick', 'count', 'seed', 'vary']))
+    .addOption(varyOption().conflicts(['frames', 'pick']))
+    .addOption(frameOption().conflicts(['frames', 'pick']))
+    .addOption(countOption('--count <n>', 'how many frames or values, evenly spaced (default: 8)'))
     .addOption(countOption('--columns <n>', 'how many frames per row (default: chosen to fit)'))
     .addOption(countOption('--tile <n>', 'the width of each frame in pixels (default: 300)'));
   return addRunOptions(command)
@@ -50,7 +54,9 @@ Examples:
   juggle strip harbor.ts -o harbor.png
   juggle strip harbor.ts -o start.png --frames 0..29 --count 6 --columns 3
   juggle strip harbor.ts -o turns.png --pick 0,45,90,135
-  juggle strip harbor.ts -o seeds.png --seeds 1..12 --frame 30`,
+  juggle strip harbor.ts -o seeds.png --seeds 1..12 --frame 30
+  juggle strip harbor.ts -o swell.png --vary swell=0..60 --frame 30
+  juggle strip harbor.ts -o sheet.png --vary swell=0,20,40 --vary lamp=gold,white`,
     )
     .action(async (file: string, options: StripArguments) => {
       const progress = new Progress('frames', options.quiet === true);
@@ -69,12 +75,13 @@ Examples:
 }
 
 /** What is handed on as it was given. */
-const chosen = ['frames', 'pick', 'seeds', 'frame', 'count', 'columns', 'tile'] as const;
+const chosen = ['frames', 'pick', 'seeds', 'vary', 'frame', 'count', 'columns', 'tile'] as const;
 
-function inWords({ output, title, frames, seeds, width, height }: Strip): string {
+function inWords({ output, title, frames, seeds, varied, width, height }: Strip): string {
   const last = seeds.at(-1)!;
   const ofSeeds = last === seeds[0] ? `seed ${last}` : `seeds ${seeds[0]} to ${last}`;
-  const shown = `${framesInWords(frames)}, ${ofSeeds}`;
+  const ofDials = Object.entries(varied).map(([name, { length }]) => `${length} ${length === 1 ? 'value' : 'values'} of ${name}`); // prettier-ignore
+  const shown = [framesInWords(frames), ofSeeds, ...ofDials].join(', ');
   return `Wrote ${outputName(output!)}: ${title}, ${shown}, ${width} × ${height} pixels`;
 }
 

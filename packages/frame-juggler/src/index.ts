@@ -2,7 +2,7 @@ export { defineSketch, frameAtRest, isSketch, titledAfter } from './sketch/sketc
 export type { CanvasOptions, Moment, Sketch, SketchDefinition } from './sketch/sketch.ts';
 export { asset } from './sketch/assets.ts';
 export type { Asset, AssetHost, AssetMap, AssetValues, LoadListener } from './sketch/assets.ts';
-export { dial, fitDials, parseDial } from './sketch/dials.ts';
+export { dial, dialText, fitDials, parseDial } from './sketch/dials.ts';
 export type {
   Dial,
   DialControl,

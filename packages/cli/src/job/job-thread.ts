@@ -19,6 +19,7 @@ import type { RunArguments } from '../arguments.ts';
 import { handedOn } from '../handed-on.ts';
 import { filesRead, readyToLoad } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
+import { valuesToVary } from '../vary.ts';
 import { Calls } from '../calls.ts';
 import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
@@ -67,9 +68,10 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     const onAlone = (text: string): void => tell({ type: 'waiting', text });
     return renderOnFarm({ ...watched, file, sketch, code: await filesRead(), to: output!, farm, options: all, patience, onAlone }); // prettier-ignore
   },
-  async strip({ file, run, output, options }) {
+  async strip({ file, run, output, options: { vary, ...options } }) {
     const { sketch, settings } = await open(file, run);
-    return strip(sketch, { to: output!, ...settings, ...options, ...watched });
+    const values = vary && valuesToVary(sketch.dials, vary, options.count);
+    return strip(sketch, { to: output!, ...settings, ...options, ...(values && { vary: values }), ...watched });
   },
   async pack({ file, run, output, options }) {
     const { sketch, settings } = await open(file, run);

@@ -9,7 +9,7 @@ import type {
   Strip,
   StripOptions,
 } from 'frame-juggler/node';
-import type { RunArguments } from '../arguments.ts';
+import type { RunArguments, Varied } from '../arguments.ts';
 import type { Farm } from '../farm/head.ts';
 import type { Packed, PackOptions } from '../pack/pack-page.ts';
 
@@ -21,7 +21,7 @@ import type { Packed, PackOptions } from '../pack/pack-page.ts';
 /** What a job is asked for, and what it gives. */
 export interface Jobs {
   render: { options: Partial<RenderOptions> & { readonly farm?: Farm }; facts: Rendered };
-  strip: { options: StripOptions; facts: Strip };
+  strip: { options: Omit<StripOptions, 'vary'> & { readonly vary?: readonly Varied[] }; facts: Strip };
   pack: { options: PackOptions; facts: Packed };
   /** A frame of many items is long to tell: it is put into words in the thread. */
   explain: { options: ExplainOptions & Telling; facts: string };

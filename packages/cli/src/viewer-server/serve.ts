@@ -6,17 +6,16 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { stripVTControlCharacters } from 'node:util';
 import { createServer, type Plugin, type ViteDevServer } from 'vite';
-import type { SourceLine } from 'frame-juggler';
+import { dialText, type SourceLine } from 'frame-juggler';
 import { asSketchError, SketchError } from '../errors.ts';
 import { checkSketchFile, dialFile, readDialFile, writeDialFile } from 'frame-juggler/node';
 import { Edits } from '../by-hand/edits.ts';
 import { canCompile, compile, readJson } from '../compile.ts';
 import { refuseNoCode } from '../no-code.ts';
 import { withoutNode } from '../without-node.ts';
-import type { DialValue } from '../viewer/messages.ts';
 import { checkWebPath } from '../web-path.ts';
 import { paths, type Change, type Setup, type StuckRun } from '../viewer/protocol.ts';
-import { dialText, type RenderWish } from '../viewer/render-wish.ts';
+import type { RenderWish } from '../viewer/render-wish.ts';
 import { Answers } from './answers.ts';
 import { Follower } from './follow.ts';
 import { fileOfRequest, guard, isWithin } from './guard.ts';
@@ -323,7 +322,7 @@ export const file = ${JSON.stringify(path.basename(this.file))};\n`);
   private async whereStuck({ kind, frame, seed = this.setup.seed, dials }: StuckRun): Promise<SourceLine | undefined> {
     this.search.abort();
     this.search = new AbortController();
-    const turned = Object.entries(dials).map(([name, value]) => [name, dialText(value as DialValue)] as const);
+    const turned = Object.entries(dials).map(([name, value]) => [name, dialText(value)] as const);
     const run = { ...(seed !== undefined && { seed }), dial: [...this.setup.dialTexts, ...turned] };
     return whereStuck(this.file, run, { kind, frame }, this.search.signal);
   }

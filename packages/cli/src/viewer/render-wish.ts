@@ -1,3 +1,4 @@
+import { dialText } from 'frame-juggler';
 import type { DialValue } from './messages.ts';
 
 /*
@@ -43,12 +44,6 @@ export function renderArguments(sketch: string, output: string, wish: RenderWish
     ...Object.entries(dials).flatMap(([name, value]) => ['--dial', `${name}=${dialText(value)}`]),
     ...(track === undefined ? [] : ['--input', track]),
   ];
-}
-
-/** The value of a dial, as `--dial` takes it. */
-export function dialText(value: DialValue): string {
-  if (typeof value === 'object') return `${value.x},${value.y}`;
-  return typeof value === 'boolean' ? (value ? 'on' : 'off') : String(value);
 }
 
 /** Arguments as one line for a shell. */

@@ -1,8 +1,9 @@
 import { SketchError } from '../error.ts';
 import { layOfStrip, layOutStrip, type StripTile } from '../formats/strip.ts';
 import { log } from '../maths/exponent.ts';
-import { listOf, whole } from '../schema/kind.ts';
+import { anything, listOf, mapOf, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
+import { dialNamed, dialText } from '../sketch/dials.ts';
 import type { Run } from '../sketch/run.ts';
 import { checkSize, type Sketch } from '../sketch/sketch.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
@@ -28,7 +29,9 @@ const stripTable = {
   pick: optional(listOf(whole(0), 'frames', 1)),
   /** The first and the last of several seeds: one frame with each of them, instead of several frames. */
   seeds: optional(frameRange),
-  /** The frame to show with several seeds. */
+  /** Values of a dial, or of two, by name: one frame with each of them, or with each pair of them: the first dial's values beside each other, the second's below each other. */
+  vary: optional(mapOf(listOf(anything, 'values', 1), 'values by dial: { swell: [0, 20, 40] }')),
+  /** The frame to show with several seeds or values. */
   frame: optional(whole(0), 0),
   /** How many frames, evenly spaced. */
   count: optional(whole(1), 8),
@@ -52,6 +55,8 @@ export interface Strip {
   readonly frames: readonly number[];
   /** The seeds of its runs. */
   readonly seeds: readonly number[];
+  /** The values of the dials that were varied, by name. */
+  readonly varied: Readonly<Record<string, readonly unknown[]>>;
   /** Pixels in a row. */
   readonly width: number;
   /** Rows of pixels. */
@@ -59,8 +64,8 @@ export interface Strip {
 }
 
 /**
- * Writes one PNG of several frames of a sketch side by side, numbered; or of one frame under several seeds. Without
- * `to` its bytes are given back.
+ * Writes one PNG of several frames of a sketch side by side, numbered; or of one frame under several seeds, or with
+ * several values of its dials. Without `to` its bytes are given back.
  * @param sketch a sketch, or the name of a file that `loadSketch` loads
  * @throws SketchError where the sketch is wrong, or nothing can be written there
  */
@@ -78,12 +83,18 @@ async function stripTo(sketch: Sketch, output: Destination, read: Read): Promise
       problem: `a strip cannot be written to ${output}`,
       expected: 'expected a .png file, or -',
     });
-  const { tiles, frames, seeds } = await (
-    read.seeds === undefined ? ofFrames(sketch, read) : ofSeeds(sketch, read, read.seeds)
-  ).catch((error: unknown) => {
+  const kinds = { seeds: read.seeds, pick: read.pick ?? read.frames, vary: read.vary };
+  const several = Object.entries(kinds).filter(([, value]) => value !== undefined).map(([name]) => name); // prettier-ignore
+  if (several.length > 1)
+    throw new SketchError({
+      problem: `a strip shows several frames, seeds or values, and ${several.join(' and ')} were given`,
+      expected: 'expected one of them',
+    });
+  const made = read.vary !== undefined ? ofValues(sketch, read, read.vary) : read.seeds !== undefined ? ofSeeds(sketch, read, read.seeds) : ofFrames(sketch, read); // prettier-ignore
+  const { tiles, frames, seeds, varied, across } = await made.catch((error: unknown) => {
     throw read.signal?.aborted === true ? new Stopped('Nothing was written') : error;
   });
-  const columns = read.columns ?? suitingColumns(tiles);
+  const columns = read.columns ?? across ?? suitingColumns(tiles);
   const sheet = layOfStrip(tiles[0].picture, tiles.length, columns);
   checkSize('strip', sheet.width, sheet.height, 1);
   const picture = await layOutStrip(tiles, columns);
@@ -91,13 +102,16 @@ async function stripTo(sketch: Sketch, output: Destination, read: Read): Promise
   const texts = provenance({ title, seed: seeds[0], frame: [Math.min(...frames), Math.max(...frames)] });
   await writeAtomically(output, encodePng(picture, texts));
   const name = typeof output === 'string' ? output : undefined;
-  return { output: name, title, frames, seeds, width: picture.width, height: picture.height };
+  return { output: name, title, frames, seeds, varied, width: picture.width, height: picture.height };
 }
 
 interface Tiles {
   readonly tiles: readonly StripTile[];
   readonly frames: readonly number[];
   readonly seeds: readonly number[];
+  readonly varied: Strip['varied'];
+  /** How many belong into one row. */
+  readonly across?: number;
 }
 
 async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
@@ -117,22 +131,55 @@ async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
     byFrame.set(frame, { picture: surface.picture(), text });
     read.onProgress?.(frame + 1, total);
   }
-  return { tiles: frames.map((frame) => byFrame.get(frame)!), frames, seeds: [run.seed] };
+  return { tiles: frames.map((frame) => byFrame.get(frame)!), frames, seeds: [run.seed], varied: {} };
 }
 
 async function ofSeeds(sketch: Sketch, read: Read, [first, last]: readonly [number, number]): Promise<Tiles> {
   checkCount(last - first + 1);
   const seeds = Array.from({ length: last - first + 1 }, (_, index) => first + index);
+  const tiles = await ofRuns(sketch, read, seeds.map((seed) => ({ setting: { seed }, text: `seed ${seed}` }))); // prettier-ignore
+  return { tiles, frames: [read.frame], seeds, varied: {} };
+}
+
+/** One frame with each value of a dial, or with each pair of values of two. */
+async function ofValues(sketch: Sketch, read: Read, vary: NonNullable<Read['vary']>): Promise<Tiles> {
+  const names = Object.keys(vary);
+  if (names.length < 1 || names.length > 2)
+    throw new SketchError({ problem: `a strip cannot vary ${names.length} dials`, expected: 'expected one or two' });
+  const [across, down = [{}]] = names.map((name) =>
+    vary[name].map((value) => ({ [name]: dialNamed(sketch.dials, name).read('strip: vary', name, value) })),
+  );
+  checkCount(across.length * down.length);
+  const pairs = down.flatMap((second) => across.map((first) => ({ ...first, ...second })));
+  const runs = pairs.map((values) => ({ setting: { dials: { ...read.dials, ...values } }, text: inWords(values) }));
+  const tiles = await ofRuns(sketch, read, runs);
+  const seed = openTiled(sketch, read).seed;
+  const isGrid = names.length === 2;
+  return { tiles, frames: [read.frame], seeds: [seed], varied: vary, ...(isGrid && { across: across.length }) };
+}
+
+/** The same frame of several runs. */
+async function ofRuns(
+  sketch: Sketch,
+  read: Read,
+  runs: readonly { readonly setting: Partial<Read>; readonly text: string }[],
+): Promise<StripTile[]> {
   const tiles: StripTile[] = [];
-  for (const seed of seeds) {
+  for (const { setting, text } of runs) {
     read.signal?.throwIfAborted();
-    const run = openTiled(sketch, { ...read, seed });
     const surface = new RasterSurface();
-    await run.drawTo(read.frame, -1, (painted) => surface.draw(painted));
-    tiles.push({ picture: surface.picture(), text: `seed ${seed}` });
-    read.onProgress?.(tiles.length, seeds.length);
+    await openTiled(sketch, { ...read, ...setting }).drawTo(read.frame, -1, (painted) => surface.draw(painted));
+    tiles.push({ picture: surface.picture(), text });
+    read.onProgress?.(tiles.length, runs.length);
   }
-  return { tiles, frames: [read.frame], seeds };
+  return tiles;
+}
+
+/** Values of dials, as `--dial` takes them. */
+function inWords(values: Readonly<Record<string, unknown>>): string {
+  return Object.entries(values)
+    .map(([name, value]) => `${name} ${dialText(value)}`)
+    .join(', ');
 }
 
 /** A run whose frames are drawn as large as the tiles are, so that nothing has to be made smaller afterwards. */

@@ -281,6 +281,13 @@ const fromText: Record<DialControl['type'], { readonly words: string; readonly r
   text: { words: 'text', read: (text) => text },
 };
 
+/** A value of a dial as text: what {@link parseDial} reads. */
+export function dialText(value: unknown): string {
+  const plain = plainDialValue(value);
+  if (point.allows(plain)) return `${xOf(plain as Point)},${yOf(plain as Point)}`;
+  return typeof plain === 'boolean' ? (plain ? 'on' : 'off') : String(plain);
+}
+
 /** Reads a dial's value from text as a person would write it: `12`, `on`, `teal`, `480,360`. @throws SketchError */
 export function parseDial(map: DialMap, name: string, content: string): unknown {
   const found = dialNamed(dialMap.read('parseDial', 'map', map), nameKind.read('parseDial', 'name', name));

@@ -5,7 +5,7 @@
 export const libraryNames = `
   Canvas Color Font FrameReader LiveClock PathBuilder Picture RasterSurface Run SketchError addHostCode
   asLoadError asSketchError asset boundsOf checkSketch checkupLines clamp colorInWords colorMix compareFrames
-  conicGradient cssColor cycle defineShape defineSketch describeFrame dial easing explainFrame explanationLines
+  conicGradient cssColor cycle defineShape defineSketch describeFrame dial dialText easing explainFrame explanationLines
   fitDials frameAtRest frameBytes frameDifferenceLines frameInWords framesLeftBy fromRadians fromTurns gray
   heading hsl isSameFrame isSketch itemsAt itemsOf keyframes linearGradient loadFonts makeTrack maths measureText
   mix notesOnFrame oklch parseDial pattern picture pictureSize playTrack polar radialGradient ramp rasterize
