@@ -165,4 +165,24 @@ describe('in the viewer', () => {
     await until(() => viewer.field('Seed').inputValue(), '43');
     expect(await sheet.count()).toBe(0);
   }); // prettier-ignore
+
+  test('of nine values of a dial one is chosen, each seen as it will look', async () => {
+    await viewer.button('reach: shows this frame with several values to choose from').click();
+    const sheet = page.locator('dialog.sheet');
+    expect(await sheet.locator('h2').textContent()).toMatch(/^Frame \d+ with 9 values of reach$/);
+    const widths = (): Promise<number[]> =>
+      sheet.locator('canvas').evaluateAll((all) =>
+        all.map((one) => {
+          const { width, height } = one as HTMLCanvasElement;
+          const copy = Object.assign(document.createElement('canvas'), { width, height }).getContext('2d')!;
+          copy.drawImage(one as HTMLCanvasElement, 0, 0);
+          const { data } = copy.getImageData(0, height / 4, width, 1);
+          return Math.round((data.filter((value, i) => i % 4 === 0 && value === 220 && data[i + 1] === 20).length * 40) / width);
+        }),
+      );
+    await until(widths, [2, 4, 6, 8, 10, 12, 14, 16, 18]);
+    await viewer.button('reach 5').click();
+    await until(() => viewer.field('reach, as a number').inputValue(), '5');
+    expect(await sheet.count()).toBe(0);
+  }); // prettier-ignore
 });

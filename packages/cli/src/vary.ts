@@ -1,6 +1,7 @@
 import { parseDial, type DialMap } from 'frame-juggler';
 import type { Varied } from './arguments.ts';
 import { SketchError } from './errors.ts';
+import { spread } from './spread.ts';
 
 /**
  * The values that dials are to be shown with, by name.
@@ -39,19 +40,6 @@ function valuesOf(dials: DialMap, name: string, text: string | undefined, count:
 function rangeOf(text: string): [number, number] | undefined {
   const ends = text.split('..').map((end) => (end.trim() === '' ? NaN : Number(end)));
   return ends.length === 2 && ends.every(Number.isFinite) ? (ends as [number, number]) : undefined;
-}
-
-/** Numbers from one to another, both of them among them; rounded, so that each can be typed again. */
-function spread([from, to]: [number, number], step: number | undefined, count: number): number[] {
-  if (count === 1 || from === to) return [from];
-  const gap = (to - from) / (count - 1);
-  const digits = Math.max(0, 1 - Math.floor(Math.log10(Math.abs(gap))));
-  const round = (value: number): number =>
-    step === undefined ? Number(value.toFixed(Math.min(digits, 100))) : from + Math.round((value - from) / step) * step;
-  const [low, high] = from < to ? [from, to] : [to, from];
-  const within = (value: number): number => Math.min(Math.max(value, low), high);
-  const values = Array.from({ length: count }, (_, i) => Number(within(round(from + i * gap)).toPrecision(12)));
-  return [...new Set(values)];
 }
 
 /** What stands between commas (or semicolons, where a value has commas of its own), outside of parentheses. */

@@ -57,12 +57,18 @@ export type ToWorker =
   | { readonly type: 'input'; readonly events: readonly InputEvent[] }
   | { readonly type: 'ask'; readonly id: number; readonly question: Question };
 
+/** What is otherwise than in the run that is shown. */
+export interface Variation {
+  readonly seed?: number;
+  readonly dials?: Readonly<Record<string, DialValue>>;
+}
+
 /** What the page can ask for, and what it is answered. */
 export interface Questions {
-  /** The frame at hand under other seeds, as pictures of a width in pixels. */
-  variations: {
-    readonly given: { readonly seeds: readonly number[]; readonly width: number };
-    readonly answer: readonly ImageBitmap[];
+  /** A frame with another seed or other dials, as a picture of a width in pixels. */
+  variation: {
+    readonly given: Variation & { readonly frame: number; readonly width: number };
+    readonly answer: ImageBitmap;
   };
   /** The picture as it is shown, as a PNG file. */
   png: { readonly given: object; readonly answer: Blob };

@@ -1,5 +1,7 @@
 import type { ComponentChildren } from 'preact';
+import { useState } from 'preact/hooks';
 import type { DialControl } from 'frame-juggler';
+import { spread } from '../../spread.ts';
 import type { DialFacts, DialValue } from '../messages.ts';
 import { Button } from './button.tsx';
 import { ColorField } from './color-field.tsx';
@@ -8,6 +10,7 @@ import { NumberField, short } from './number-field.tsx';
 import { server } from './server.ts';
 import * as state from './state.ts';
 import { TextField } from './text-field.tsx';
+import { Variations } from './variations.tsx';
 
 type Control<Type extends DialControl['type'], Value extends DialValue> = (given: {
   id: string;
@@ -86,7 +89,42 @@ function roundStep(near: number): number {
   return Number((step * power).toPrecision(3));
 }
 
+/** So many values of a number are tried. */
+const tried = 9;
+
+/** Values to try a dial with; undefined where it takes whatever is typed, or there are but two. */
+function valuesToTry({ control }: DialFacts, value: DialValue): readonly DialValue[] | undefined {
+  if (control.type === 'choice') return control.choices;
+  if (control.type !== 'number') return undefined;
+  // Without limits, from nothing to twice of what it is.
+  const reach = 2 * Number(value) || 1;
+  const { min = Math.min(0, reach), max = Math.max(0, reach), step } = control;
+  return spread([min, max], step, tried);
+}
+
+/** The frame at hand with several values of a dial. */
+function Values({ dial, host, onClose }: { dial: DialFacts; host: SketchHost; onClose: () => void }) {
+  const { name, label } = dial;
+  const value = state.dialValues.value[name] ?? dial.initial;
+  const values = valuesToTry(dial, value) ?? [];
+  return (
+    <Variations
+      host={host}
+      title={`with ${values.length} values of ${label}`}
+      columns={Math.min(3, values.length)}
+      variations={values.map((each) => ({
+        text: `${label} ${inWords(each)}`,
+        isCurrent: each === value,
+        change: { dials: { [name]: each } },
+        choose: () => host.setDial(name, each),
+      }))}
+      onClose={onClose}
+    />
+  );
+}
+
 function Row({ dial, host }: { dial: DialFacts; host: SketchHost }) {
+  const [isOpen, setOpen] = useState(false);
   const { name, label, control, initial } = dial;
   const value = state.dialValues.value[name] ?? initial;
   const misfit = state.misfits.value[name];
@@ -96,9 +134,23 @@ function Row({ dial, host }: { dial: DialFacts; host: SketchHost }) {
     <div class="dial">
       <div class="dial-head">
         <label for={`dial-${name}`}>{label}</label>
-        {!same && (
-          <Button name={`${label}: back to ${inWords(initial)}`} icon="undo" onClick={() => host.resetDials([name])} />
-        )}
+        <div class="buttons">
+          {!same && (
+            <Button
+              name={`${label}: back to ${inWords(initial)}`}
+              icon="undo"
+              onClick={() => host.resetDials([name])}
+            />
+          )}
+          {valuesToTry(dial, value) !== undefined && (
+            <Button
+              name={`${label}: shows this frame with several values to choose from`}
+              icon="sheet"
+              onClick={() => setOpen(true)}
+            />
+          )}
+        </div>
+        {isOpen && <Values dial={dial} host={host} onClose={() => setOpen(false)} />}
       </div>
       <div class="controls">
         {DialControl({

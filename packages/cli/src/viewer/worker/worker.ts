@@ -239,15 +239,17 @@ const answers: {
     playing: Playback,
   ) => Questions[Name]['answer'] | Promise<Questions[Name]['answer']>;
 } = {
-  async variations({ seeds, width }, { sketch, run, frame }) {
-    const pictures: ImageBitmap[] = [];
-    for (const seed of seeds) {
-      const own = new Run(sketch, { seed, dials: run.dials, density: width / run.width, host: pageHost, limit });
-      const surface = new Canvas2dSurface(new OffscreenCanvas(1, 1));
-      await own.drawTo(frame, -1, (painted) => surface.draw(painted));
-      pictures.push((surface.element as OffscreenCanvas).transferToImageBitmap());
-    }
-    return pictures;
+  async variation({ seed, dials, frame, width }, { sketch, run }) {
+    const own = new Run(sketch, {
+      seed: seed ?? run.seed,
+      dials: { ...run.dials, ...dials },
+      density: width / run.width,
+      host: pageHost,
+      limit,
+    });
+    const surface = new Canvas2dSurface(new OffscreenCanvas(1, 1));
+    await own.drawTo(frame, -1, (painted) => surface.draw(painted));
+    return (surface.element as OffscreenCanvas).transferToImageBitmap();
   },
   png: () => canvas!.convertToBlob({ type: 'image/png' }),
   track: (_, { run }) => makeTrack(run),
