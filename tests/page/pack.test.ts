@@ -41,6 +41,9 @@ const lamps = {
   place: lamp('pointer.x > 30 && pointer.inside'),
   label: lamp("pointer.over('lamp')"),
   named: lamp('pointer.x > 30 && pointer.inside', "canvas.text('lamp', { at: [50, 50], size: 10 });"),
+  drawn: lamp('pointer.x > 30 && pointer.inside')
+    .replace('defineSketch }', 'defineSketch, picture }')
+    .replace('paint(', 'start: () => picture(9, 9, (own) => own.dot({ at: [4, 4] })),\n  paint('),
   bold: lamp('pointer.x > 30 && pointer.inside', "canvas.text('ł', { at: [50, 50], size: 10, weight: 'bold' });"),
 };
 
@@ -172,7 +175,7 @@ test('in one file comes what its sketch uses, and not what it does without', asy
     expect(said).toEqual([]);
     await page.close();
   }
-  const [place, label, named, bold] = sizes;
+  const [place, label, named, , bold] = sizes;
   expect([label! > place! + 60_000, named! > place! + 400_000, bold! > named! + 200_000]).toEqual([true, true, true]);
 });
 

@@ -132,10 +132,14 @@ void player.ready.then((isShown) => isShown && still.remove());
 }
 
 const library = path.dirname(bundledFiles['frame-juggler']) + path.sep;
+/** What may measure text loads the fonts of all weights beforehand; so does the library's `picture`, whatever is drawn in it. */
+const measures =
+  /\b(?:measureText|textOutline|boundsOf|loadFonts)\b|\bimport\b[^;]*(?:\*|\bpicture\b)[^;]*\bfrom\s*['"]frame-juggler['"]/;
+
 /** What some sketches use and others do without: code that uses it has its words, and only it needs these parts. */
 const extras = {
   text: {
-    words: /\b(?:text|grid|measureText|textOutline|boundsOf|loadFonts|font)\b/,
+    words: [/\b(?:text|grid|font)\b/, measures],
     parts: [
       'text/generated/regular.js',
       'text/generated/regular-latin.js',
@@ -147,12 +151,11 @@ const extras = {
     ],
   },
   bold: {
-    // What measures text loads the fonts of all weights beforehand.
-    words: /\b(?:bold|weight|measureText|textOutline|boundsOf|loadFonts)\b/,
+    words: [/\b(?:bold|weight)\b/, measures],
     parts: ['text/generated/bold.js', 'text/generated/bold-latin.js'],
   },
-  brotli: { words: /\bfont\b/, parts: ['text/brotli-package.js'] },
-  hits: { words: /\.over\b|\bover\s*[(:,}]/, parts: ['review/hit.js'] },
+  brotli: { words: [/\bfont\b/], parts: ['text/brotli-package.js'] },
+  hits: { words: [/\.over\b|\bover\s*[(:,}]/], parts: ['review/hit.js'] },
 };
 type Extra = keyof typeof extras;
 
@@ -191,7 +194,8 @@ function noteUsed(used: Set<Extra>): Plugin {
     name: 'juggle-words',
     transform(code, id) {
       if (id.startsWith(library)) return;
-      for (const [name, { words }] of Object.entries(extras)) if (words.test(code)) used.add(name as Extra);
+      for (const [name, { words }] of Object.entries(extras))
+        if (words.some((word) => word.test(code))) used.add(name as Extra);
     },
   };
 }
