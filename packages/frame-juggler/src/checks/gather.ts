@@ -74,6 +74,7 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
     onProgress(course.length, total);
   }
   const { differs, faster } = await runAgain(sketch, open, frames, details, (done) => onProgress(count + done, total));
+  onProgress(total, total);
   return {
     sketch: {
       width: run.width,
