@@ -332,6 +332,8 @@ describe('what a person chooses', () => {
     // Three across, two down; each tile has a square of its size and color in its middle.
     const middles = [0, 1].map((row) => [0, 1, 2].map((column) => [...data.subarray(((36 + row * 87) * width + 36 + column * 56) * 3).subarray(0, 3)]));
     expect(middles).toEqual([[[255, 255, 255], [0, 128, 128], [0, 128, 128]], [[255, 255, 255], [1, 2, 3], [1, 2, 3]]]);
+    const table = await run('strip', 'tuned.ts', '-o', 'vary.png', '--tile', '40', '--json', '--vary', 'size=6,9,12', '--seeds', '4..5');
+    expect(JSON.parse(table.out)).toMatchObject({ seeds: [4, 5], varied: { size: [6, 9, 12] }, width: 184, height: 190 });
     expect(await vary('--vary', 'size')).toEqual({ size: [0, 3, 6, 9, 12, 15, 18, 20] });
     expect(await vary('--vary', 'sea', '--vary', 'calm')).toEqual({ sea: ['flat', 'rough'], calm: [false, true] });
     expect(await vary('--vary', 'at=1,2;30,4')).toEqual({ at: [{ x: 1, y: 2 }, { x: 30, y: 4 }] });
@@ -339,7 +341,7 @@ describe('what a person chooses', () => {
     expect(await vary('--vary', 'free')).toBe('--vary free does not say with which values; expected --vary free=A..B');
     expect(await vary('--vary', 'siez')).toMatch(/^dials: there is no dial "siez"; did you mean "size"/);
     expect(await vary('--vary', 'size=1..90')).toMatch(/is out of range; expected 0 or more, 20 or less$/);
-    expect(await vary('--vary', 'sea', '--vary', 'calm', '--vary', 'size')).toBe('a strip cannot vary 3 dials; expected one or two');
+    expect(await vary('--vary', 'sea', '--vary', 'calm', '--vary', 'size')).toBe('a strip cannot vary 3 things; expected one dial or two, or a dial and seeds');
     expect(await vary('--vary', 'size=1', '--vary', 'size=2')).toBe('--vary size was given twice; expected all its values in one: --vary size=A,B,C');
   }); // prettier-ignore
 

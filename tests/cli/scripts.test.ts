@@ -44,6 +44,33 @@ test('rendered without a place the bytes are those that a file or a stream gets'
   expect(said.split('\n')).toEqual(['png 1 true true', 'svg 1 true true', 'gif 11 true true', 'apng 11 true true', 'y4m 11 true true', 'true']); // prettier-ignore
 }); // prettier-ignore
 
+test('a strip of values says which of them cannot be', async () => {
+  const said = await script(`
+    import { strip } from 'frame-juggler/node';
+    import { defineSketch, dial } from 'frame-juggler';
+    const sketch = defineSketch({
+      canvas: { width: 60, height: 40 }, dials: { reach: dial.number(3, { min: 0, max: 9 }), lamp: dial.color('gold') },
+      paint: (canvas, { dials }) => canvas.circle({ at: [30, 20], radius: dials.reach, fill: dials.lamp }),
+    });
+    for (const vary of [{ raech: [1] }, { reach: [] }, { reach: 3 }, {}, { reach: [20] }, { lamp: ['glod'] }])
+      await strip(sketch, { vary }).catch(({ message }) => console.log(message));
+    await strip(sketch, { vary: { reach: [1] }, frames: [1, 2] }).catch(({ message }) => console.log(message));
+    const long = await strip(sketch, { vary: { lamp: ['rgb(200, 30, 40)', 'teal'], reach: [2, 8] }, tile: 60 });
+    console.log(long.length > 0);`);
+  expect(said.split('\n')).toEqual([
+    expect.stringMatching(/^dials: there is no dial "raech"; did you mean "reach"/),
+    expect.stringMatching(/^strip: vary\.reach \[\] is empty/),
+    expect.stringMatching(/^strip: vary\.reach 3 is not a list/),
+    expect.stringMatching(/^a strip cannot vary 0 things; expected one dial or two, or a dial and seeds/),
+    expect.stringMatching(/^strip: vary: reach 20 is out of range; expected 0 or more, 9 or less/),
+    expect.stringMatching(/^strip: vary: lamp "glod" is not a color; did you mean "gold"/),
+    expect.stringMatching(
+      /^a strip of several values cannot have several frames, too; expected frame, the number of one/,
+    ),
+    'true',
+  ]);
+});
+
 test('frames are drawn as they are asked for, alike with threads and without, and no further', async () => {
   const said = await script(`${trails}
     import { decode } from 'fast-png';

@@ -140,7 +140,7 @@ export const stretchOption = (): Option =>
 export const seedsOption = (): Option =>
   new Option('--seeds <A..B>', 'one frame with each of these seeds, instead of several frames').argParser(numberRange);
 export const varyOption = (): Option =>
-  new Option('--vary <dial=values>', 'one frame with each of these values of a dial, A..B or a,b,c (default: all that the dial has); a second --vary sets the rows').argParser(varied); // prettier-ignore
+  new Option('--vary <dial=values>', 'one frame with each of these values of a dial, A..B or a,b,c (default: all that the dial has); a second --vary, or --seeds, sets the rows').argParser(varied); // prettier-ignore
 export const framesOption = (text = 'the first and last frame (default: the whole run)'): Option =>
   new Option('--frames <A..B>', text).argParser(numberRange);
 export const pickOption = (): Option =>

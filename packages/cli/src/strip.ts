@@ -38,7 +38,7 @@ export function stripCommand(): Command {
     .requiredOption('-o, --output <file>', 'the picture to write: a .png file, or - for standard output')
     .addOption(framesOption())
     .addOption(pickOption())
-    .addOption(seedsOption().conflicts(['frames', 'pick', 'count', 'seed', 'vary']))
+    .addOption(seedsOption().conflicts(['frames', 'pick', 'seed']))
     .addOption(varyOption().conflicts(['frames', 'pick']))
     .addOption(frameOption().conflicts(['frames', 'pick']))
     .addOption(countOption('--count <n>', 'how many frames or values, evenly spaced (default: 8)'))
@@ -56,7 +56,8 @@ Examples:
   juggle strip harbor.ts -o turns.png --pick 0,45,90,135
   juggle strip harbor.ts -o seeds.png --seeds 1..12 --frame 30
   juggle strip harbor.ts -o swell.png --vary swell=0..60 --frame 30
-  juggle strip harbor.ts -o sheet.png --vary swell=0,20,40 --vary lamp=gold,white`,
+  juggle strip harbor.ts -o sheet.png --vary swell=0,20,40 --vary lamp=gold,white
+  juggle strip harbor.ts -o table.png --vary swell=0..60 --seeds 1..4`,
     )
     .action(async (file: string, options: StripArguments) => {
       const progress = new Progress('frames', options.quiet === true);

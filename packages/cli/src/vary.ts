@@ -6,12 +6,12 @@ import { spread } from './spread.ts';
 /**
  * The values that dials are to be shown with, by name.
  * @param asked each dial with its values as text: `0..60`, `calm,rough`, or none for those it has by itself
- * @param count how many of a range; by default eight, or four of each where two dials are varied
+ * @param count how many of a range
  */
 export function valuesToVary(
   dials: DialMap,
   asked: readonly Varied[],
-  count = asked.length > 1 ? 4 : 8,
+  count: number,
 ): Record<string, readonly unknown[]> {
   const names = asked.map(([name]) => name);
   const twice = names.find((name, i) => names.indexOf(name) !== i);

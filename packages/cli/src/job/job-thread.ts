@@ -70,7 +70,9 @@ const jobs: { [Name in JobName]: Job<Name> } = {
   },
   async strip({ file, run, output, options: { vary, ...options } }) {
     const { sketch, settings } = await open(file, run);
-    const values = vary && valuesToVary(sketch.dials, vary, options.count);
+    // A table of pairs has fewer of each.
+    const isTable = (vary?.length ?? 0) + (options.seeds === undefined ? 0 : 1) > 1;
+    const values = vary && valuesToVary(sketch.dials, vary, options.count ?? (isTable ? 4 : 8));
     return strip(sketch, { to: output!, ...settings, ...options, ...(values && { vary: values }), ...watched });
   },
   async pack({ file, run, output, options }) {

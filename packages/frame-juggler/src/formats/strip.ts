@@ -3,6 +3,7 @@ import { gray, rgb } from '../paint/color.ts';
 import type { Picture } from '../paint/picture.ts';
 import { rasterize } from '../surfaces/raster/rasterize.ts';
 import { loadLettering } from '../text/lettering.ts';
+import { measureText } from '../text/measure.ts';
 
 /** One picture of a strip. */
 export interface StripTile {
@@ -12,7 +13,9 @@ export interface StripTile {
 }
 
 const margin = 16;
+/** Captions are so large, and no smaller than that where one is wider than its picture. */
 const textSize = 15;
+const smallest = 9;
 const colors = { sheet: rgb(246, 245, 241), edge: gray(0, 0.25), text: gray(60) };
 
 /** The layout of a number of tiles on a sheet, and the size of the sheet. */
@@ -39,6 +42,9 @@ export async function layOutStrip(tiles: readonly StripTile[], columns: number):
     background: colors.sheet.packed,
     carry: 0,
   });
+  // A caption that is wider than its picture would run into the next one.
+  const widest = Math.max(...tiles.map(({ text }) => measureText(text, { size: textSize }).width));
+  const size = Math.max(smallest, Math.min(textSize, (textSize * width) / widest));
   tiles.forEach(({ picture, text }, index) => {
     const left = margin + (index % across) * cell.width;
     const top = margin + Math.floor(index / across) * cell.height;
@@ -46,7 +52,7 @@ export async function layOutStrip(tiles: readonly StripTile[], columns: number):
     // The frame is drawn around the picture, not over it.
     const [right, bottom] = [left + width, top + height];
     canvas.rect({ from: [left - 0.5, top - 0.5], to: [right + 0.5, bottom + 0.5], fill: 'none', stroke: colors.edge });
-    canvas.text(text, { at: [left + width / 2, top + height + 10], anchor: 'top', size: textSize, fill: colors.text });
+    canvas.text(text, { at: [left + width / 2, top + height + 10], anchor: 'top', size, fill: colors.text });
   });
   return rasterize(canvas.finish());
 }

@@ -27,9 +27,9 @@ const stripTable = {
   frames: optional(frameRange),
   /** Only these frames. */
   pick: optional(listOf(whole(0), 'frames', 1)),
-  /** The first and the last of several seeds: one frame with each of them, instead of several frames. */
+  /** The first and the last of several seeds: one frame with each of them, instead of several frames; with `vary`, a row for each. */
   seeds: optional(frameRange),
-  /** Values of a dial, or of two, by name: one frame with each of them, or with each pair of them: the first dial's values beside each other, the second's below each other. */
+  /** Values of a dial, or of two, by name: one frame with each of them; or with each pair of them, the first dial's values beside each other, the second's below each other. */
   vary: optional(mapOf(listOf(anything, 'values', 1), 'values by dial: { swell: [0, 20, 40] }')),
   /** The frame to show with several seeds or values. */
   frame: optional(whole(0), 0),
@@ -83,15 +83,7 @@ async function stripTo(sketch: Sketch, output: Destination, read: Read): Promise
       problem: `a strip cannot be written to ${output}`,
       expected: 'expected a .png file, or -',
     });
-  const kinds = { seeds: read.seeds, pick: read.pick ?? read.frames, vary: read.vary };
-  const several = Object.entries(kinds).filter(([, value]) => value !== undefined).map(([name]) => name); // prettier-ignore
-  if (several.length > 1)
-    throw new SketchError({
-      problem: `a strip shows several frames, seeds or values, and ${several.join(' and ')} were given`,
-      expected: 'expected one of them',
-    });
-  const made = read.vary !== undefined ? ofValues(sketch, read, read.vary) : read.seeds !== undefined ? ofSeeds(sketch, read, read.seeds) : ofFrames(sketch, read); // prettier-ignore
-  const { tiles, frames, seeds, varied, across } = await made.catch((error: unknown) => {
+  const { tiles, frames, seeds, varied, across } = await tilesOf(sketch, read).catch((error: unknown) => {
     throw read.signal?.aborted === true ? new Stopped('Nothing was written') : error;
   });
   const columns = read.columns ?? across ?? suitingColumns(tiles);
@@ -114,6 +106,18 @@ interface Tiles {
   readonly across?: number;
 }
 
+function tilesOf(sketch: Sketch, read: Read): Promise<Tiles> {
+  const { vary, seeds, frames, pick } = read;
+  if (vary === undefined && seeds === undefined) return ofFrames(sketch, read);
+  const several = frames ?? pick;
+  if (several !== undefined)
+    throw new SketchError({
+      problem: `a strip of several ${vary === undefined ? 'seeds' : 'values'} cannot have several frames, too`,
+      expected: 'expected frame, the number of one',
+    });
+  return ofRuns(sketch, read);
+}
+
 async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
   const run = openTiled(sketch, read);
   const chosen = read.pick ?? spread(rangeOf(run, read.frames), read.count);
@@ -134,52 +138,52 @@ async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
   return { tiles: frames.map((frame) => byFrame.get(frame)!), frames, seeds: [run.seed], varied: {} };
 }
 
-async function ofSeeds(sketch: Sketch, read: Read, [first, last]: readonly [number, number]): Promise<Tiles> {
+/** What a run is opened with in place of what all have in common, and how that is called. */
+interface Variation {
+  readonly seed?: number;
+  readonly dials?: Readonly<Record<string, unknown>>;
+  readonly text: string;
+}
+
+/** One frame with each value of a dial or each seed; or with each pair of two of them. */
+async function ofRuns(sketch: Sketch, read: Read): Promise<Tiles> {
+  const { vary = {}, seeds: range, frame, signal, onProgress } = read;
+  const [first, last] = range ?? [0, -1];
   checkCount(last - first + 1);
-  const seeds = Array.from({ length: last - first + 1 }, (_, index) => first + index);
-  const tiles = await ofRuns(sketch, read, seeds.map((seed) => ({ setting: { seed }, text: `seed ${seed}` }))); // prettier-ignore
-  return { tiles, frames: [read.frame], seeds, varied: {} };
-}
-
-/** One frame with each value of a dial, or with each pair of values of two. */
-async function ofValues(sketch: Sketch, read: Read, vary: NonNullable<Read['vary']>): Promise<Tiles> {
-  const names = Object.keys(vary);
-  if (names.length < 1 || names.length > 2)
-    throw new SketchError({ problem: `a strip cannot vary ${names.length} dials`, expected: 'expected one or two' });
-  const [across, down = [{}]] = names.map((name) =>
-    vary[name].map((value) => ({ [name]: dialNamed(sketch.dials, name).read('strip: vary', name, value) })),
+  const seeds = Array.from({ length: last - first + 1 }, (_, i) => first + i);
+  const axes: (readonly Variation[])[] = Object.entries(vary).map(([name, values]) =>
+    values.map((given) => {
+      const value = dialNamed(sketch.dials, name).read('strip: vary', name, given);
+      return { dials: { [name]: value }, text: `${name} ${dialText(value)}` };
+    }),
   );
-  checkCount(across.length * down.length);
-  const pairs = down.flatMap((second) => across.map((first) => ({ ...first, ...second })));
-  const runs = pairs.map((values) => ({ setting: { dials: { ...read.dials, ...values } }, text: inWords(values) }));
-  const tiles = await ofRuns(sketch, read, runs);
-  const seed = openTiled(sketch, read).seed;
-  const isGrid = names.length === 2;
-  return { tiles, frames: [read.frame], seeds: [seed], varied: vary, ...(isGrid && { across: across.length }) };
-}
-
-/** The same frame of several runs. */
-async function ofRuns(
-  sketch: Sketch,
-  read: Read,
-  runs: readonly { readonly setting: Partial<Read>; readonly text: string }[],
-): Promise<StripTile[]> {
+  if (seeds.length > 0) axes.push(seeds.map((seed) => ({ seed, text: `seed ${seed}` })));
+  if (axes.length < 1 || axes.length > 2)
+    throw new SketchError({
+      problem: `a strip cannot vary ${axes.length} things`,
+      expected: 'expected one dial or two, or a dial and seeds',
+    });
+  const [across, down] = axes;
+  checkCount(across.length * (down?.length ?? 1));
+  const variations = down === undefined ? across : down.flatMap((row) => across.map((column) => both(column, row)));
   const tiles: StripTile[] = [];
-  for (const { setting, text } of runs) {
-    read.signal?.throwIfAborted();
+  let seed = 0;
+  for (const each of variations) {
+    signal?.throwIfAborted();
+    const run = openTiled(sketch, { ...read, seed: each.seed ?? read.seed, dials: { ...read.dials, ...each.dials } });
     const surface = new RasterSurface();
-    await openTiled(sketch, { ...read, ...setting }).drawTo(read.frame, -1, (painted) => surface.draw(painted));
-    tiles.push({ picture: surface.picture(), text });
-    read.onProgress?.(tiles.length, runs.length);
+    await run.drawTo(frame, -1, (painted) => surface.draw(painted));
+    tiles.push({ picture: surface.picture(), text: each.text });
+    ({ seed } = run);
+    onProgress?.(tiles.length, variations.length);
   }
-  return tiles;
+  const made = { tiles, frames: [frame], seeds: seeds.length > 0 ? seeds : [seed], varied: vary };
+  return down === undefined ? made : { ...made, across: across.length };
 }
 
-/** Values of dials, as `--dial` takes them. */
-function inWords(values: Readonly<Record<string, unknown>>): string {
-  return Object.entries(values)
-    .map(([name, value]) => `${name} ${dialText(value)}`)
-    .join(', ');
+/** A variation of a table: that of its column and that of its row. */
+function both(column: Variation, row: Variation): Variation {
+  return { ...column, ...row, dials: { ...column.dials, ...row.dials }, text: `${column.text}, ${row.text}` };
 }
 
 /** A run whose frames are drawn as large as the tiles are, so that nothing has to be made smaller afterwards. */
