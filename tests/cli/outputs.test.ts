@@ -36,7 +36,7 @@ const folder = temporaryFolder({
   'tuned.ts': `import { defineSketch, dial } from 'frame-juggler';
 export default defineSketch({
   canvas: { width: 40, height: 40 }, still: true,
-  dials: { size: dial.number(8, { min: 0, max: 20, step: 3 }), fill: dial.color('navy'), calm: dial.toggle(true), sea: dial.choice(['flat', 'rough']), at: dial.point([20, 20]), free: dial.number(3) },
+  dials: { size: dial.number(8, { min: 0, max: 20, step: 3 }), fill: dial.color('navy'), calm: dial.toggle(true), sea: dial.choice(['flat', 'rough']), at: dial.point([20, 20]), free: dial.number(3), turn: dial.number(0, { min: -Math.PI, max: Math.E }) },
   paint: (canvas, { dials }) => canvas.rect({ at: dials.at, size: dials.size, fill: dials.fill }),
 });`,
   'waits.ts': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ start: () => new Promise(() => {}), paint() {} });\n",
@@ -338,6 +338,7 @@ describe('what a person chooses', () => {
     expect(await vary('--vary', 'sea', '--vary', 'calm')).toEqual({ sea: ['flat', 'rough'], calm: [false, true] });
     expect(await vary('--vary', 'at=1,2;30,4')).toEqual({ at: [{ x: 1, y: 2 }, { x: 30, y: 4 }] });
     expect(await vary('--vary', 'free=2..1', '--count', '4')).toEqual({ free: [2, 1.67, 1.33, 1] });
+    expect(await vary('--vary', 'turn', '--count', '3')).toEqual({ turn: [-Math.PI, -0.2, Math.E] });
     expect(await vary('--vary', 'free')).toBe('--vary free does not say with which values; expected --vary free=A..B');
     expect(await vary('--vary', 'siez')).toMatch(/^dials: there is no dial "siez"; did you mean "size"/);
     expect(await vary('--vary', 'size=1..90')).toMatch(/is out of range; expected 0 or more, 20 or less$/);

@@ -43,9 +43,9 @@ Examples:
   juggle check harbor.ts gulls.ts`,
     )
     .action(async (files: string[], options: CheckArguments) => {
-      for (const file of files) {
+      for (const [place, file] of files.entries()) {
         try {
-          await check(file, options, file === files.at(-1));
+          await check(file, options, place === files.length - 1);
         } catch (thrown) {
           // Of several sketches the others are checked all the same, unless it was stopped by hand.
           if (files.length === 1 || thrown instanceof (await loadLibrary()).Stopped) throw thrown;

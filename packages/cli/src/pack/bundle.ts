@@ -134,7 +134,7 @@ void player.ready.then((isShown) => isShown && still.remove());
 const library = path.dirname(bundledFiles['frame-juggler']) + path.sep;
 /** What may measure text loads the fonts of all weights beforehand; so does the library's `picture`, whatever is drawn in it. */
 const measures =
-  /\b(?:measureText|textOutline|boundsOf|loadFonts)\b|\bimport\b[^;]*(?:\*|\bpicture\b)[^;]*\bfrom\s*['"]frame-juggler['"]/;
+  /\b(?:measureText|textOutline|boundsOf|loadFonts)\b|\b(?:import|export)\b[^;]*(?:\*|\bpicture\b)[^;]*\bfrom\s*['"]frame-juggler['"]/;
 
 /** What some sketches use and others do without: code that uses it has its words, and only it needs these parts. */
 const extras = {
