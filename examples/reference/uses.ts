@@ -193,7 +193,7 @@ export const uses: Readonly<Record<string, () => unknown>> = {
       paint(canvas) {
         // `sail` is a PathBuilder.
         canvas.path({
-          build: (sail) => sail.moveTo(0, 0).lineTo(0, -90).quadraticCurveTo(50, -40, 60, 0).closePath(),
+          build: (sail) => sail.moveTo(0, 0).lineTo(0, -90).quadraticCurveTo([50, -40], [60, 0]).closePath(),
           fill: 'white',
         });
       },

@@ -10,8 +10,9 @@ import {
   type Canvas,
   type Moment,
 } from '../../packages/frame-juggler/src/index.ts';
+import { canvasNames as namesOfCanvas } from '../../packages/frame-juggler/src/canvas/canvas.ts';
 import { makers } from '../../packages/frame-juggler/src/sketch/hints.ts';
-import { libraryNames } from '../../packages/frame-juggler/src/sketch/library-names.ts';
+import { canvasNames, libraryNames, momentNames } from '../../packages/frame-juggler/src/sketch/library-names.ts';
 
 /** What a paint that runs into the engine itself is told: the reason, without the place. */
 async function reasonOf(paint: (canvas: Canvas, moment: Moment) => unknown): Promise<string> {
@@ -45,6 +46,8 @@ describe('a name that is declared nowhere', () => {
     ['require', 'a sketch file is a module: import … from, export default'],
     ['Image', "load it as an asset: { assets: { boat: asset.picture(new URL('./boat.png', import.meta.url)) } }"],
     ['jetty', 'declare jetty, or import it'],
+    ['lerp', "declare lerp, or import it; did you mean mix? import { mix } from 'frame-juggler'"],
+    ['randomInt', 'did you mean random.int? take it from the moment: paint(canvas, { random })'],
   ])('%s', async (name, hint) => {
     expect(await reasonOf(undeclared(name))).toBe(`ReferenceError: ${name} is not defined; ${hint}`);
   });
@@ -113,8 +116,14 @@ test.each([
   expect(asLoadError(new TypeError(message)).reason).toBe(`TypeError: ${message}; ${hint}`);
 });
 
-test('the names that hints lead to are those that the library exports', () => {
+test('the names that hints lead to are those that there are', async () => {
   expect(libraryNames).toEqual(Object.keys(library).sort());
+  expect(canvasNames).toEqual(namesOfCanvas);
+  let moment: object = {};
+  const run = new Run(defineSketch({ paint: (_, given) => void (moment = given) }));
+  await run.goTo(0);
+  await run.paint();
+  expect(momentNames).toEqual(Object.keys(moment));
   const callsOf = (maker: object): Set<string> => new Set(Object.keys(maker));
   expect(callsOf(library.asset)).toEqual(new Set(makers.asset));
   expect(callsOf(library.dial)).toEqual(new Set(makers.dial));
@@ -153,6 +162,19 @@ describe('asLoadError', () => {
   ])('an export that is not there, as %s says it, leads to the nearest', (_, message) => {
     expect(asked(message)).toBe('frame-juggler exports no swin; did you mean "swing"?');
   }); // prettier-ignore
+
+  test.each([
+    ['noise', 'take it from the moment: paint(canvas, { noise })'],
+    ['rotate', 'did you mean canvas.rotate?'],
+    ['cos', 'did you mean Math.cos?'],
+    ['randomInt', 'did you mean random.int? take it from the moment: paint(canvas, { random })'],
+    ['lerp', 'did you mean "mix"?'],
+    ['toRadians', 'did you mean "degrees * Math.PI / 180, or polar({ angle, distance })"?'],
+    ['loadFont', 'did you mean "asset.font"?'],
+  ])('what is elsewhere, or called otherwise, is led to: %s', (name, hint) => {
+    const message = `The requested module 'frame-juggler' does not provide an export named '${name}'`;
+    expect(asked(message)).toBe(`frame-juggler exports no ${name}; ${hint}`);
+  });
 
   test('one that another entry point has leads there', () => {
     expect(asked("The requested module 'frame-juggler/browser' does not provide an export named 'dial'")).toBe("frame-juggler exports no dial there; import { dial } from 'frame-juggler'");

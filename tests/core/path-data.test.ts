@@ -185,5 +185,19 @@ test('an outline is built call by call, and begins where the first call draws', 
   expect(build((path) => path.arc(1, 2, 3, 30, -500))).toEqual([arc, 1, 2, 3, 3, 0, 30, -360]);
   expect(build((path) => path.ellipse(1, 2, 3, 4))).toEqual([arc, 1, 2, 3, 4, 0, 0, 360]);
   expect(build((path) => path.rect(1, 2, 10, 20))).toEqual([0, 1, 2, 1, 11, 2, 1, 11, 22, 1, 1, 22, 5]);
+  expect(build((path) => path.rect([1, 2], 10, 20))).toEqual(build((path) => path.rect(1, 2, 10, 20)));
   expect(errorOf(() => new PathBuilder().closePath())).toBe('path.closePath: there is nothing to close');
+});
+
+test('where a call of a path takes x and y, it takes a point', () => {
+  const p = { x: 1, y: 2 };
+  const points = new PathBuilder().moveTo(p).lineTo([3, 4]).quadraticCurveTo(p, [3, 4]).bezierCurveTo(p, [3, 4], p);
+  points.arc(p, 5, 0, 90).ellipse([3, 4], 5, 6, 7);
+  const numbers = new PathBuilder()
+    .moveTo(1, 2)
+    .lineTo(3, 4)
+    .quadraticCurveTo(1, 2, 3, 4)
+    .bezierCurveTo(1, 2, 3, 4, 1, 2);
+  numbers.arc(1, 2, 5, 0, 90).ellipse(3, 4, 5, 6, 7);
+  expect(points.path).toEqual(numbers.path);
 });

@@ -1,10 +1,12 @@
 import { fail } from '../error.ts';
 import { finite, length } from '../schema/kind.ts';
-import { isPoint } from '../schema/point.ts';
+import { point, xOf, yOf, type Point } from '../schema/point.ts';
 import { arc, close, cubic, line, move, quad, type Path } from './path.ts';
 
 /**
- * Builds an outline call by call, with the names of the canvas standard. Angles are degrees. As in the standard, the first drawing call starts the outline, and an arc is joined to what came before by a line.
+ * Builds an outline call by call, with the names of the canvas standard. Where a call takes x and y, it takes a point
+ * as well. Angles are degrees. As in the standard, the first drawing call starts the outline, and an arc is joined to
+ * what came before by a line.
  */
 export class PathBuilder {
   private readonly numbers: number[] = [];
@@ -15,48 +17,70 @@ export class PathBuilder {
   }
 
   /** Begins a new subpath. */
-  moveTo(x: number, y: number): this {
-    return this.add('moveTo', move, x, y);
+  moveTo(x: number, y: number): this;
+  moveTo(point: Point): this;
+  moveTo(...to: readonly unknown[]): this {
+    return this.add(move, read('moveTo', end, to));
   }
 
   /** A straight line. */
-  lineTo(x: number, y: number): this {
-    return this.add('lineTo', this.numbers.length === 0 ? move : line, x, y);
+  lineTo(x: number, y: number): this;
+  lineTo(point: Point): this;
+  lineTo(...to: readonly unknown[]): this {
+    return this.add(this.numbers.length === 0 ? move : line, read('lineTo', end, to));
   }
 
   /** A curve with one control point. */
-  quadraticCurveTo(controlX: number, controlY: number, x: number, y: number): this {
-    this.begin('quadraticCurveTo', controlX, controlY);
-    return this.add('quadraticCurveTo', quad, controlX, controlY, x, y);
+  quadraticCurveTo(controlX: number, controlY: number, x: number, y: number): this;
+  quadraticCurveTo(control: Point, point: Point): this;
+  quadraticCurveTo(...points: readonly unknown[]): this {
+    return this.curve(quad, read('quadraticCurveTo', ['controlX', 'controlY', ...end], points));
   }
 
   /** A curve with two control points. */
-  bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number): this {
-    this.begin('bezierCurveTo', x1, y1);
-    return this.add('bezierCurveTo', cubic, x1, y1, x2, y2, x, y);
+  bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number): this;
+  bezierCurveTo(control1: Point, control2: Point, point: Point): this;
+  bezierCurveTo(...points: readonly unknown[]): this {
+    return this.curve(cubic, read('bezierCurveTo', ['x1', 'y1', 'x2', 'y2', ...end], points));
   }
 
   /** Part of a circle, from one angle to another, in degrees. */
-  arc(x: number, y: number, radius: number, start: number, end: number): this {
+  arc(x: number, y: number, radius: number, start: number, end: number): this;
+  arc(center: Point, radius: number, start: number, end: number): this;
+  arc(...circle: readonly unknown[]): this {
+    const [x, y, radius, start, stop] = read('arc', [...end, 'radius', 'start', 'end'], circle);
     length.read('path.arc', 'radius', radius);
-    return this.addArc('arc', [x, y, radius, radius, 0, start, end]);
+    return this.addArc(x, y, radius, radius, 0, start, stop);
   }
 
   /**
    * Part of an ellipse that is turned by `rotation`, from one angle to another, in degrees; all of it where angles are
    * left out.
    */
-  ellipse(x: number, y: number, radiusX: number, radiusY: number, rotation = 0, start = 0, end = 360): this {
+  ellipse(
+    x: number,
+    y: number,
+    radiusX: number,
+    radiusY: number,
+    rotation?: number,
+    start?: number,
+    end?: number,
+  ): this;
+  ellipse(center: Point, radiusX: number, radiusY: number, rotation?: number, start?: number, end?: number): this;
+  ellipse(...ellipse: readonly unknown[]): this {
+    const names = [...end, 'radiusX', 'radiusY', 'rotation', 'start', 'end'];
+    const [x, y, radiusX, radiusY, rotation, start, stop] = read('ellipse', names, ellipse, [0, 0, 360]);
     length.read('path.ellipse', 'radiusX', radiusX);
     length.read('path.ellipse', 'radiusY', radiusY);
-    return this.addArc('ellipse', [x, y, radiusX, radiusY, rotation, start, end]);
+    return this.addArc(x, y, radiusX, radiusY, rotation, start, stop);
   }
 
   /** A closed rectangle. */
-  rect(x: number, y: number, width: number, height: number): this {
-    finite.read('path.rect', 'width', width);
-    finite.read('path.rect', 'height', height);
-    this.add('rect', move, x, y).lineTo(x + width, y);
+  rect(x: number, y: number, width: number, height: number): this;
+  rect(point: Point, width: number, height: number): this;
+  rect(...rect: readonly unknown[]): this {
+    const [x, y, width, height] = read('rect', [...end, 'width', 'height'], rect);
+    this.moveTo(x, y).lineTo(x + width, y);
     this.lineTo(x + width, y + height).lineTo(x, y + height);
     return this.closePath();
   }
@@ -68,24 +92,51 @@ export class PathBuilder {
     return this;
   }
 
-  private begin(call: string, x: number, y: number): void {
-    if (this.numbers.length === 0) this.add(call, move, x, y);
+  private curve(command: number, points: readonly number[]): this {
+    if (this.numbers.length === 0) this.moveTo(points[0], points[1]);
+    return this.add(command, points);
   }
 
-  private addArc(call: string, [x, y, rx, ry, rotation, start, end]: readonly number[]): this {
-    const sweep = Math.max(-360, Math.min(360, end - start));
-    return this.add(call, arc, x, y, rx, ry, rotation, start, sweep);
+  private addArc(x: number, y: number, rx: number, ry: number, rotation: number, start: number, stop: number): this {
+    const sweep = Math.max(-360, Math.min(360, stop - start));
+    return this.add(arc, [x, y, rx, ry, rotation, start, sweep]);
   }
 
-  private add(call: string, command: number, ...values: number[]): this {
-    for (let i = 0; i < values.length; i++)
-      if (!Number.isFinite(values[i])) refuse(`path.${call}`, `argument ${i + 1}`, values[i]);
+  private add(command: number, values: readonly number[]): this {
     this.numbers.push(command, ...values);
     return this;
   }
 }
 
-function refuse(call: string, option: string, value: unknown): never {
-  if (isPoint(value)) fail({ call, option, value, problem: 'is a point', expected: 'expected x and y as two numbers' });
-  return finite.refuse(call, option, value);
+/** Where a line or a curve ends; and what else is given by an x and a y. */
+const end = ['x', 'y'];
+
+/**
+ * The numbers that a call was given, checked; a point may stand for its two.
+ *
+ * @param names of all that it takes
+ * @param defaults of the last of them
+ */
+function read(
+  call: string,
+  names: readonly string[],
+  given: readonly unknown[],
+  defaults: readonly number[] = [],
+): readonly number[] {
+  const numbers: number[] = [];
+  for (const value of given) {
+    const name = names[numbers.length];
+    if (name === undefined)
+      fail({ call: `path.${call}`, value, problem: 'is one too many', expected: `expected ${names.join(', ')}` });
+    if (typeof value === 'object' && value !== null && isFirstOfPoint.test(name)) {
+      const at = point.read(`path.${call}`, 'point', value);
+      numbers.push(xOf(at), yOf(at));
+    } else numbers.push(finite.read(`path.${call}`, name, value));
+  }
+  for (let i = numbers.length; i < names.length; i++)
+    numbers.push(finite.read(`path.${call}`, names[i], defaults[i - names.length + defaults.length]));
+  return numbers;
 }
+
+/** The names of an x that a y follows. */
+const isFirstOfPoint = /^(control)?x/i;

@@ -13,7 +13,7 @@ const table = {
 const sourceTable = {
   /** SVG path data: `M 10 10 h 80 v 80 z`. */
   data: kindOf<string>("SVG path data, 'M 10 10 h 80'", (value) => typeof value === 'string', 'is not text'),
-  /** Draws the outline with moveTo, lineTo, quadraticCurveTo, bezierCurveTo, arc, ellipse, rect, closePath. */
+  /** Draws the outline with moveTo, lineTo, quadraticCurveTo, bezierCurveTo, arc, ellipse, rect, closePath; a point, or its x and y. */
   build: callable<(path: PathBuilder) => void>('a function of a path'),
 };
 type SourceTable = typeof sourceTable;

@@ -1,7 +1,7 @@
 import { colorNames } from '../paint/color-names.ts';
 import { kinOf, nearest, suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
-import { libraryNames } from './library-names.ts';
+import { canvasNames, libraryNames, momentNames } from './library-names.ts';
 import type { Sketch } from './sketch.ts';
 
 /*
@@ -13,17 +13,13 @@ import type { Sketch } from './sketch.ts';
 export interface Stop {
   readonly sketch: Sketch;
   readonly state: unknown;
-  /** What is in the moment that it is given. */
-  readonly moment: readonly string[];
-  /** What a canvas can be asked. */
-  readonly canvas: readonly string[];
 }
 
 /** What would most likely be right; undefined where that cannot be told. */
 export function hintFor(thrown: unknown, stop: Stop): string | undefined {
   if (thrown instanceof ReferenceError) {
     const name = undefinedName(thrown);
-    return name === undefined ? undefined : hintForName(name, stop);
+    return name === undefined ? undefined : hintForName(name);
   }
   if (!(thrown instanceof TypeError)) return undefined;
   const hint = hintForCall(thrown) ?? hintForValue(thrown, stop);
@@ -62,10 +58,10 @@ export function hintForCall({ message }: TypeError): string | undefined {
 }
 
 /** What would be right where a value was called, or something was set that can only be read. */
-function hintForValue({ message }: TypeError, { moment, sketch }: Stop): string | undefined {
+function hintForValue({ message }: TypeError, { sketch }: Stop): string | undefined {
   const named = (pattern: RegExp): string => pattern.exec(message)?.[1] ?? '';
   const called = named(/(?:^|\.)(\w+) is not a function/);
-  if (called !== 'noise' && moment.includes(called)) return `${called} is no call: leave its parentheses out`;
+  if (called !== 'noise' && momentNames.includes(called)) return `${called} is no call: leave its parentheses out`;
   // Of all that sketches are handed, the canvas alone has getters for its size.
   if (/(?:Cannot set|setting getter-only) property ["]?(?:width|height)\b/.test(message))
     return "the size is the sketch's own: defineSketch({ canvas: { width: 640, height: 360 } })";
@@ -87,27 +83,50 @@ export function undefinedName({ message }: ReferenceError): string | undefined {
   return name ?? sought;
 }
 
-/** What would be right where a name is declared nowhere. As a file is loaded there is no moment yet, and no canvas. */
-export function hintForName(name: string, stop: Pick<Stop, 'moment' | 'canvas'> = { moment: [], canvas: [] }): string {
-  const { moment, canvas } = stop;
-  if (moment.includes(name)) return `take it from the moment: paint(canvas, { ${name} })`;
-  if (canvas.includes(name)) return `did you mean canvas.${name}?`;
+/** What would be right where a name is declared nowhere. */
+export function hintForName(name: string): string {
   if (libraryNames.includes(name)) return importOf(name);
-  if (name in Math) return `did you mean Math.${name}?`;
+  const known = ownerOf(name);
+  if (known !== undefined) return known;
   if (colorNames.has(name)) return `a color's name stands in quotes: '${name}'`;
   if (name === 'requestAnimationFrame') return 'paint is called for every frame by itself';
   if (['require', 'module', 'exports'].includes(name))
     return 'a sketch file is a module: import … from, export default';
   if (name === 'Image') return assetHint('boat.png');
   if (ofPages.includes(name)) return 'a sketch can do without a page: it also runs in Node and in workers';
-  if (moment.length > 0 && name === 'state')
-    return 'it is handed over: step(state, moment), paint(canvas, moment, state)';
+  if (name === 'state') return 'it is handed over: step(state, moment), paint(canvas, moment, state)';
   // A sketch's own names are not known here, so that one of ours must be as near as a slip of the hand. What else a
-  // frame's number is called, such as count, is a sketch's own more often than not.
-  const kin = kinOf(name, moment.filter((own) => own !== 'frame')); // prettier-ignore
-  const near = kin ?? (name.length < 4 ? undefined : nearest(name, [...moment, ...canvas, ...libraryNames], 1));
-  if (near === undefined) return `declare ${name}, or import it`;
-  const hint = hintForName(near, stop);
+  // frame's number is called, such as count, is a sketch's own more often than not; and so is a word for what the
+  // library does by another.
+  const kin = kinOf(name, momentNames.filter((own) => own !== 'frame')); // prettier-ignore
+  const near = kin ?? (name.length < 4 ? undefined : nearest(name, allNames, 1));
+  if (near !== undefined) return meant(near);
+  const ours = kinOf(name, libraryNames);
+  return `declare ${name}, or import it${ours === undefined ? '' : `; ${meant(ours)}`}`;
+}
+
+/** What would be right where a name is imported that the library does not export. */
+export function hintForImport(name: string): string {
+  const known = ownerOf(name);
+  if (known !== undefined) return known;
+  const near = kinOf(name, momentNames);
+  return near === undefined ? suggest(name, libraryNames) : meant(near);
+}
+
+const allNames = [...momentNames, ...canvasNames, ...libraryNames];
+
+/** Where a name stands that is no import: in the moment, on the canvas, in JavaScript's own Math. */
+function ownerOf(name: string): string | undefined {
+  if (momentNames.includes(name)) return `take it from the moment: paint(canvas, { ${name} })`;
+  if (canvasNames.includes(name)) return `did you mean canvas.${name}?`;
+  return name in Math ? `did you mean Math.${name}?` : undefined;
+}
+
+/** What is said where one of our names, or a call of what it names, is most likely meant. */
+function meant(near: string): string {
+  const [name] = near.split('.');
+  const hint = libraryNames.includes(name) ? importOf(name) : ownerOf(name);
+  if (hint === undefined) return `did you mean ${near}?`;
   return hint.includes('?') ? hint : `did you mean ${near}? ${hint}`;
 }
 

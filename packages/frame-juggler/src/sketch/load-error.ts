@@ -1,7 +1,6 @@
 import { asSketchError, SketchError } from '../error.ts';
-import { suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
-import { hintForCall, hintForName, importOf, undefinedName } from './hints.ts';
+import { hintForCall, hintForImport, hintForName, importOf, undefinedName } from './hints.ts';
 import { libraryNames } from './library-names.ts';
 
 /** The library, as bundlers and servers write where it is; the viewer's own has it in a folder of that name. */
@@ -17,7 +16,7 @@ export function asLoadError(thrown: unknown): SketchError {
   if (asked !== undefined && library.test(asked.module))
     return new SketchError({
       problem: `frame-juggler exports no ${asked.name}${libraryNames.includes(asked.name) ? ' there' : ''}`,
-      expected: libraryNames.includes(asked.name) ? importOf(asked.name) : suggest(asked.name, libraryNames),
+      expected: libraryNames.includes(asked.name) ? importOf(asked.name) : hintForImport(asked.name),
     });
   const file = importedFile(thrown);
   if (file !== undefined)

@@ -1,4 +1,4 @@
-import { Canvas, canvasNames } from '../canvas/canvas.ts';
+import { Canvas } from '../canvas/canvas.ts';
 import { makeView, type View } from '../canvas/view.ts';
 import { seededNoise, type Noise } from '../chance/noise.ts';
 import { seededRandom, type Random } from '../chance/random.ts';
@@ -548,8 +548,7 @@ export class Run {
     if (thrown instanceof SketchError) return undefined;
     try {
       const { hintFor } = await import('./hints.ts');
-      const moment = Object.keys(this.moment(this.stepRandom));
-      return hintFor(thrown, { sketch: this.sketch, state: this.state, moment, canvas: canvasNames });
+      return hintFor(thrown, { sketch: this.sketch, state: this.state });
     } catch {
       // Without a connection there is the error by itself.
       return undefined;
