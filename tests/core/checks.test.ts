@@ -9,6 +9,7 @@ import {
   linearGradient,
   picture,
   radialGradient,
+  hsl,
   rgb,
   defineSketch,
   rules,
@@ -234,6 +235,9 @@ describe('a mistake is found', () => {
     ['in a stroke of fractions', (canvas) => {
       canvas.line({ from: [20, 20], to: [200, 90], stroke: { color: rgb(0.4, 0.2, 0.1), width: 5 } });
     }, 'channels: line is given a color with the channels 0.4, 0.2, 0.1, of 255'],
+    ['in a lightness of a fraction', (canvas) => {
+      canvas.circle({ at: [160, 90], radius: 30, fill: hsl(205, 90, 0.8) });
+    }, 'channels: circle is given a color with the channels 0.204, 2.346, 3.876, of 255'],
     ['in a turn about the corner that goes on and on', (canvas, { seconds }) => {
       canvas.group({ rotate: seconds * 200 }, () => canvas.rect({ at: [160, 90], size: 60, fill: '#24506a' }));
     }, 'pivot: the rect is turned about the corner of the canvas, and carried off it'],

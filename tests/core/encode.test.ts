@@ -56,6 +56,12 @@ describe('GIF', () => {
     );
   });
 
+  test('is as large as it was asked for', () => {
+    const gif = encode([new Uint32Array(300 * 2).fill(0xff402010)], { ...settings, width: 300, height: 2 });
+    const reader = new GifReader(gif);
+    expect([reader.width, reader.height]).toEqual([300, 2]);
+  });
+
   test.each([255, 256, 257])('%d colors in a run are kept exactly, where they come one by one', (count) => {
     const pictures = Array.from({ length: 20 }, (_, frame) => Uint32Array.from({ length: 30 }, (_, at) => (0xff000000 | (Math.min(count - 1, at < 15 ? at : frame * 13 + at - 15) * 0x010307)) >>> 0));
     const shown = play(encode(pictures)).map(({ words }) => words);
@@ -109,7 +115,7 @@ describe('GIF', () => {
     const picture = (frame: number): Uint32Array =>
       Uint32Array.from({ length: 128 * 128 }, (_, i) => {
         const [x, y] = [i % 128, i >> 7];
-        const blue = y < 64 ? 60 : 60 + 40 * frame;
+        const blue = (x ^ y) + (y < 64 ? 60 : 60 + 40 * frame);
         return (0xff000000 | (x << 1) | ((y << 1) << 8) | (blue << 16)) >>> 0;
       });
     /** How far the means of squares of four pixels a side are off, taken together. */
@@ -168,6 +174,10 @@ test('the changed rectangle holds every change, and no row or column without one
 }); // prettier-ignore
 
 describe('YUV4MPEG2', () => {
+  test('makes sides even, up', () => {
+    expect([1, 2, 539, 540].map(evenSide)).toEqual([2, 2, 540, 540]);
+  });
+
   /** A frame of single pixels, as three planes. */
   const planesOf = (pixels: readonly number[][], width: number, height: number, wide: number, high: number, halved: boolean): Uint8Array => {
     const frame = record((canvas) => pixels.forEach(([r, g, b, alpha], i) => canvas.rect({ from: [i % width, Math.floor(i / width)], to: [(i % width) + 1, Math.floor(i / width) + 1], fill: rgb(r, g, b, alpha) })), { width, height });

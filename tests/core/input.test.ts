@@ -46,6 +46,22 @@ test('pointer and keys follow the events, frame by frame', async () => {
   ]);
 });
 
+test('a pointer that is kept, as in a trail, stays where it was', async () => {
+  let seen: number[] = [];
+  const sketch = defineSketch({
+    start: (): { trail: { x: number }[] } => ({ trail: [] }),
+    step({ trail }, { pointer }) {
+      if (pointer.down) trail.push(pointer);
+    },
+    paint: (canvas, _, { trail }) => void (seen = trail.map(({ x }) => x)),
+  });
+  const move = (x: number): InputEvent => ({ type: 'move', at: [x, 0] });
+  const run = new Run(sketch, { input: () => from({ 1: [move(10), { type: 'press' }], 2: [move(20)], 3: [move(30), { type: 'leave' }, { type: 'release' }] }) });
+  await run.goTo(4);
+  await run.paint();
+  expect(seen).toEqual([10, 20]);
+}); // prettier-ignore
+
 test('a run notes what it was told, up to a hundred thousand events: of more, the oldest frames are asked no more', async () => {
   const many = 30_000;
   const events: InputEvent[] = Array.from({ length: many }, (_, i) => ({ type: 'move', at: [i, 1] }));

@@ -95,21 +95,28 @@ export interface Keys {
   readonly typed: string;
 }
 
-const asPointer = /* @__PURE__ */ onlyKnown('pointer');
+const asPointer: (pointer: Pointer) => Pointer = /* @__PURE__ */ onlyKnown('pointer');
 const asKeys = /* @__PURE__ */ onlyKnown('keys', undefined, `; a key's name goes between parentheses: keys.down('a')`);
 
 type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
 
-/** Pointer and keys of one run: one object each. A sketch may keep them, since they always describe the current frame. */
+/**
+ * Pointer and keys of one run. The pointer is another object in each frame: a sketch may keep it as the point that it is,
+ * in a trail, say.
+ */
 export class Input {
-  private readonly live: Changing<Pointer>;
+  private pointerAt: readonly [number, number];
   /** As of the last event; a frame is told of a tap within it, too. */
   private pointerHeld = false;
   private pointerWithin = false;
+  private pressed = false;
+  private released = false;
+  /** The pointer of this frame, once it was asked for. */
+  private framePointer: Pointer | undefined;
   private readonly keysDown = new Set<string>();
   private readonly keysPressed = new Set<string>();
   private readonly keysReleased = new Set<string>();
-  private readonly outside: { readonly x: number; readonly y: number };
+  private readonly outside: readonly [number, number];
   private readonly liveKeys = asKeys<Changing<Keys>>({
     down: (key) => {
       const asked = askedKey('keys.down', key);
@@ -126,25 +133,13 @@ export class Input {
    */
   constructor(
     view: Pick<View, 'left' | 'top' | 'width' | 'height'>,
-    over: (label: string, x: number, y: number) => boolean,
+    private readonly over: (label: string, x: number, y: number) => boolean,
   ) {
-    this.outside = { x: view.left - view.width, y: view.top - view.height };
-    const live: Changing<Pointer> = asPointer({
-      ...this.outside,
-      inside: false,
-      down: false,
-      justPressed: false,
-      justReleased: false,
-      over: (label) => {
-        name.read('pointer.over', 'label', label);
-        return live.inside && over(label, live.x, live.y);
-      },
-    });
-    this.live = live;
+    this.pointerAt = this.outside = [view.left - view.width, view.top - view.height];
   }
 
   get pointer(): Pointer {
-    return this.live;
+    return (this.framePointer ??= this.asPointer());
   }
 
   get keys(): Keys {
@@ -154,34 +149,49 @@ export class Input {
   /** Advances to a frame. In frame 0 nothing counts as just pressed, because there is no frame before it. */
   begin(frame: number, events: readonly InputEvent[]): void {
     if (frame === 0) {
-      Object.assign(this.live, this.outside);
+      this.pointerAt = this.outside;
       this.pointerHeld = this.pointerWithin = false;
       this.keysDown.clear();
     }
     this.forgetJust();
     for (const event of events) this.apply(event);
     if (frame === 0) this.forgetJust();
-    const { live } = this;
-    live.down = this.pointerHeld || live.justPressed;
-    live.inside = this.pointerWithin || live.justPressed || live.justReleased;
+    this.framePointer = undefined;
+  }
+
+  private asPointer(): Pointer {
+    const { pressed, released, over } = this;
+    const [x, y] = this.pointerAt;
+    const inside = this.pointerWithin || pressed || released;
+    return asPointer({
+      x,
+      y,
+      inside,
+      down: this.pointerHeld || pressed,
+      justPressed: pressed,
+      justReleased: released,
+      over: (label) => {
+        name.read('pointer.over', 'label', label);
+        return inside && over(label, x, y);
+      },
+    });
   }
 
   private apply(event: InputEvent): void {
-    const { live } = this;
     switch (event.type) {
       case 'move':
-        [live.x, live.y] = pair.read('input', 'at', event.at);
+        this.pointerAt = pair.read('input', 'at', event.at);
         this.pointerWithin = true;
         break;
       case 'leave':
         this.pointerWithin = false;
         break;
       case 'press':
-        this.pointerHeld = live.justPressed = true;
+        this.pointerHeld = this.pressed = true;
         break;
       case 'release':
         this.pointerHeld = false;
-        live.justReleased = true;
+        this.released = true;
         break;
       case 'keydown': {
         const key = readKey('input', event.key);
@@ -209,7 +219,7 @@ export class Input {
   }
 
   private forgetJust(): void {
-    this.live.justPressed = this.live.justReleased = false;
+    this.pressed = this.released = false;
     this.liveKeys.typed = '';
     this.keysPressed.clear();
     this.keysReleased.clear();

@@ -93,14 +93,15 @@ const channelsOf = ({ red, green, blue }: Color): number[] => [red, green, blue]
 /** Whether a color is black but for what a fraction makes of it where 255, or 100 %, is the whole. */
 function isOfFractions(color: Color): boolean {
   const channels = channelsOf(color);
-  return Math.max(...channels) < 2.6 && channels.some((one) => !Number.isInteger(one));
+  // 255 is a hundred percent; a lightness of 1 % is at most twice that of a channel.
+  return Math.max(...channels) <= 5.1 && channels.some((one) => !Number.isInteger(one));
 }
 
 const channels: Rule = {
   name: 'channels',
   title: 'Color channels from 0 to 1',
   why: 'rgb takes channels from 0 to 255, hsl a saturation and a lightness from 0 to 100: fractions of 1 are all but black.',
-  cure: 'Write rgb(51, 153, 230) or rgb(0.2 * 255, 0.6 * 255, 0.9 * 255). Of the calls that make a color only oklch takes a lightness from 0 to 1.',
+  cure: 'Write rgb(51, 153, 230) or rgb(0.2 * 255, 0.6 * 255, 0.9 * 255), hsl(205, 80, 55), random.color({ lightness: [40, 70] }). Only oklch takes a lightness from 0 to 1.',
   find: ({ details }) =>
     callsByLine(details).flatMap((calls) => {
       const colored = calls.map(({ at, call }) => ({ at, call, colors: colorsOf(call) })).filter(({ colors }) => colors.length > 0); // prettier-ignore
