@@ -53,7 +53,7 @@ test('a pointer that is kept, as in a trail, stays where it was', async () => {
     step({ trail }, { pointer }) {
       if (pointer.down) trail.push(pointer);
     },
-    paint: (canvas, _, { trail }) => void (seen = trail.map(({ x }) => x)),
+    paint: (_, __, { trail }) => void (seen = trail.map(({ x }) => x)),
   });
   const move = (x: number): InputEvent => ({ type: 'move', at: [x, 0] });
   const run = new Run(sketch, { input: () => from({ 1: [move(10), { type: 'press' }], 2: [move(20)], 3: [move(30), { type: 'leave' }, { type: 'release' }] }) });

@@ -32,6 +32,8 @@ describe('what a sketch is handed refuses a name that is not there', () => {
     ['a misspelt part of the moment', (_, moment) => moment.secnods, 'moment: there is no "secnods"; did you mean "seconds"?'],
     ['another word for it', (_, { time }) => time, 'moment: there is no "time"; did you mean "seconds"?'],
     ['what is of the state', (_, state) => state.tonnage, 'moment: there is no "tonnage"; expected one of frame, seconds, delta, progress, width, height, random, noise, pointer, keys, dials, assets; the state is the third, paint(canvas, moment, state)'],
+    ['a dial, not of the dials', (_, moment) => moment.lamp, 'moment: there is no "lamp"; it is a dial: dials.lamp'],
+    ['an asset, not of the assets', (_, moment) => moment.tides, 'moment: there is no "tides"; it is an asset: assets.tides'],
     ['the state, which comes third', (_, { state }) => state, 'moment: there is no "state"; did you mean "paint(canvas, moment, state)"?'],
     ['a dial', (_, { dials }) => misread(dials).swel, 'dials: there is no "swel"; did you mean "swell"?'],
     ['an asset', (_, { assets }) => misread(assets).tide, 'assets: there is no "tide"; did you mean "tides"?'],
@@ -47,6 +49,11 @@ describe('what a sketch is handed refuses a name that is not there', () => {
     const error = await painted(paint).then(() => undefined, (thrown: unknown) => thrown as Error);
     expect(error?.message.slice(0, message.length)).toBe(message);
     expect(error?.message).toMatch(/ \(known-names\.test\.ts:\d+:\d+, frame 0\)$/);
+  }); // prettier-ignore
+
+  test('the state taken for the moment is told where it is', async () => {
+    const careless = painted((_, state) => state.t, { start: () => ({ t: 0 }) });
+    await expect(careless).rejects.toThrow(/"t"; it is in the state: the state is the third, paint\(canvas, moment, state\)/);
   }); // prettier-ignore
 
   test('in start and step too', async () => {

@@ -138,6 +138,8 @@ describe('a run', () => {
   test('a step that returns what it has just computed, and no state, is told so before that becomes the state', async () => {
     const run = new Run(defineSketch({ start: () => ({ x: 0 }), step: (state) => (state.x += 40) as never, paint() {} }));
     await expect(run.goTo(1)).rejects.toThrow('step: returned 40, which would take the place of the state {"x":40}; put what it does into braces, step: (state) => { state.x += 1; }, so that it returns nothing (frame 1)');
+    const part = new Run(defineSketch({ start: () => ({ gulls: [1] }), step: (({ gulls }) => gulls.map((gull) => gull + 1)) as (state: { gulls: number[] }) => never, paint() {} }));
+    await expect(part.goTo(1)).rejects.toThrow('step: returned [2], which would take the place of the state {"gulls":[1]}; return the whole state, step: (state) => ({ ...state, list: next }), or change it and return nothing (frame 1)');
     const counter = new Run(defineSketch({ start: () => 0, step: (count) => count + 1, paint() {} }));
     await counter.goTo(3);
     expect(counter.checkpoint.state).toBe(3);

@@ -11,19 +11,17 @@ const lookedFor = /^(?:[_$@]|(?:toJSON|then)$)/;
  * Only sketches are refused, not a console or a test runner that looks at the thing; `in` tells without an error.
  * @param what what sketches most likely call it, for the message
  * @param names those that are there; by default the thing's own
- * @param elsewhere where a name may be sought that is near none of them
+ * @param say what is said of a name that is not there, by what the nearest of those that are says
  */
 /* @__NO_SIDE_EFFECTS__ */
 export function onlyKnown(
   what: string,
   names: (thing: object) => Iterable<string> = Object.keys,
-  elsewhere = '',
+  say: (name: string, near: string) => string = (_, near) => near,
 ): <Thing extends object>(thing: Thing) => Thing {
   const refuse = (name: string | symbol, plain: object, thing: object, trap: object): void => {
     if (typeof name === 'symbol' || name in plain || lookedFor.test(name) || !isCalledBySketch(trap)) return;
-    const near = suggest(name, names(thing));
-    const expected = near.endsWith('?') ? near : near + elsewhere;
-    fail({ call: what, problem: `there is no ${show(name)}`, expected });
+    fail({ call: what, problem: `there is no ${show(name)}`, expected: say(name, suggest(name, names(thing))) });
   };
   const get = (plain: object, name: string | symbol, thing: object): unknown => {
     refuse(name, plain, thing, get);
@@ -36,3 +34,7 @@ export function onlyKnown(
   const prototype = new Proxy({}, { get, set });
   return (thing) => Object.setPrototypeOf(thing, prototype) as typeof thing;
 }
+
+/** Adds where a name may be sought to what says that it is near none. */
+export const orElse = (near: string, elsewhere: string): string =>
+  near.endsWith('?') ? near : `${near}; ${elsewhere}`;

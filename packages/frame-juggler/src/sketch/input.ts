@@ -1,6 +1,6 @@
 import type { View } from '../canvas/view.ts';
 import { fail, show } from '../error.ts';
-import { onlyKnown } from '../known-names.ts';
+import { onlyKnown, orElse } from '../known-names.ts';
 import { givenBy } from '../schema/given.ts';
 import { name, oneOf } from '../schema/kind.ts';
 import { pair } from '../schema/point.ts';
@@ -96,7 +96,9 @@ export interface Keys {
 }
 
 const asPointer: (pointer: Pointer) => Pointer = /* @__PURE__ */ onlyKnown('pointer');
-const asKeys = /* @__PURE__ */ onlyKnown('keys', undefined, `; a key's name goes between parentheses: keys.down('a')`);
+const asKeys = /* @__PURE__ */ onlyKnown('keys', undefined, (_, near) =>
+  orElse(near, "a key's name goes between parentheses: keys.down('a')"),
+);
 
 type Changing<T> = { -readonly [Key in keyof T]: T[Key] };
 

@@ -4,7 +4,7 @@ import { seededNoise, type Noise } from '../chance/noise.ts';
 import { seededRandom, type Random } from '../chance/random.ts';
 import { asSketchError, fail, show, SketchError } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
-import { onlyKnown } from '../known-names.ts';
+import { onlyKnown, orElse } from '../known-names.ts';
 import type { HitTester } from '../review/hit.ts';
 import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
 import { givenBy } from '../schema/given.ts';
@@ -88,13 +88,9 @@ const notedKind = /* @__PURE__ */ kindOf<readonly NotedEvent[]>(
   'is not a list',
 );
 
+const stateIsThird = 'the state is the third, paint(canvas, moment, state)';
 const startsFirst = 'await run.goTo(0) before';
 
-const asMoment = /* @__PURE__ */ onlyKnown(
-  'moment',
-  Object.keys,
-  '; the state is the third, paint(canvas, moment, state)',
-);
 const asAssets = /* @__PURE__ */ onlyKnown('assets');
 
 /**
@@ -115,6 +111,11 @@ export class Run {
   readonly view: View;
   private readonly options: RunOptions;
   private state: unknown;
+  private readonly asMoment = onlyKnown(
+    'moment',
+    Object.keys,
+    (name, near) => this.ownerOf(name) ?? orElse(near, stateIsThird),
+  );
   private at = -1;
   /** What `start` and `step` draw from: it runs on from frame to frame. */
   private stepRandom: Random;
@@ -443,12 +444,16 @@ export class Run {
 
   /** What `step` returned as the next state. An arrow function without braces returns what it has just computed. */
   private nextState(next: unknown): unknown {
+    const { state } = this;
     const isThing = (value: unknown): boolean => typeof value === 'object' && value !== null;
-    if (isThing(this.state) && !isThing(next))
+    const isPart = Array.isArray(next) && !Array.isArray(state);
+    if (isThing(state) && (isPart || !isThing(next)))
       throw new SketchError({
         call: 'step',
-        problem: `returned ${show(next)}, which would take the place of the state ${show(this.state)}`,
-        expected: 'put what it does into braces, step: (state) => { state.x += 1; }, so that it returns nothing',
+        problem: `returned ${show(next)}, which would take the place of the state ${show(state)}`,
+        expected: isPart
+          ? 'return the whole state, step: (state) => ({ ...state, list: next }), or change it and return nothing'
+          : 'put what it does into braces, step: (state) => { state.x += 1; }, so that it returns nothing',
       }).inFrame(this.at);
     return next;
   }
@@ -506,7 +511,7 @@ export class Run {
       this.inputSource?.onKeys?.();
       return found;
     };
-    return asMoment({
+    return this.asMoment({
       frame: this.at,
       seconds: this.at / frameRate,
       delta: 1 / frameRate,
@@ -525,6 +530,16 @@ export class Run {
       dials,
       assets: this.assets as Moment['assets'],
     });
+  }
+
+  /** Where something is that was sought in the moment: what it is called for the sketch's own things. */
+  private ownerOf(name: string): string | undefined {
+    const { state } = this;
+    if (Object.hasOwn(this.dialValues, name)) return `it is a dial: dials.${name}`;
+    if (Object.hasOwn(this.sketch.assets, name)) return `it is an asset: assets.${name}`;
+    return typeof state === 'object' && state !== null && name in state
+      ? `it is in the state: ${stateIsThird}`
+      : undefined;
   }
 
   /** Calls a function of the sketch's, within the host's limit. */
