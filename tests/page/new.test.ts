@@ -98,11 +98,36 @@ test('it writes into no folder that holds something, and names what is wrong', (
   expect(JSON.parse(readFileSync(path.join(folder, 'My Sketches: 3/package.json'), 'utf8'))).toMatchObject({ name: 'my-sketches-3' }); // prettier-ignore
 });
 
+const unannotated = `
+import { defineSketch } from 'frame-juggler';
+const far = (a, b) => Math.hypot(a.x - b.x, a.y - b.y);
+export default defineSketch({
+  start: () => ({ boats: [], held: null }),
+  step(state, { pointer, random }) {
+    state.boats.push({ ...random.point([640, 360]), radius: 8 });
+    state.held = state.boats.find((boat) => far(boat, pointer) < boat.radius);
+  },
+  paint(canvas, { width, height }, { boats, held }) {
+    const middle = [width / 2, height / 2];
+    const size = [80, 50];
+    const course = [];
+    for (const boat of boats) course.push([boat.x, boat.y]);
+    canvas.rect({ at: middle, size, rotate: 20 });
+    canvas.polyline({ points: course });
+    canvas.path({ build: (path) => path.moveTo(middle).lineTo(course[0]) });
+    if (held) canvas.circle({ at: held, radius: held.radius });
+  },
+});
+`;
+
 test('a lone folder of sketches gets types', () => {
   mkdirSync(path.join(folder, 'lone'));
   writeFileSync(path.join(folder, 'lone/a.ts'), `import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint: (canvas) => canvas.circle({ at: [1, 2], radius: '3' }) });\n`); // prettier-ignore
   expect(tool('types', 'lone').status).toBe(0);
   expect(run(process.execPath, [tsc, '-p', 'lone']).text).toMatch(/a\.ts\(2,\d+\): error TS2322: Type 'string' is not assignable/); // prettier-ignore
+  // A sketch in the plain way asks for no types of one's own.
+  writeFileSync(path.join(folder, 'lone/a.ts'), unannotated);
+  expect(run(process.execPath, [tsc, '-p', 'lone'])).toEqual({ status: 0, text: '' });
   expect(tool('types', 'lone').text).toContain('lone/tsconfig.json is there already');
   expect(tool('types', 'nowhere').text).toContain('nowhere/tsconfig.json cannot be written');
 });

@@ -121,6 +121,8 @@ function readme(kind: ProjectKind): string {
 | | |
 |---|---|
 ${rows.map(([command, what]) => `| \`${command}\` | ${what} |`).join('\n')}
+
+With \`tsconfig.json\` your editor checks what the calls are given. It asks for no types of your own; with \`"strict": true\` in there it does.
 `;
 }
 

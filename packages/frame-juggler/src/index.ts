@@ -126,4 +126,4 @@ export { isSameFrame } from './review/same-frame.ts';
 export { addHostCode, asSketchError, SketchError, sketchLine } from './error.ts';
 export type { SourceLine } from './error.ts';
 export { asLoadError } from './sketch/load-error.ts';
-export type { Pair, Place, Point } from './schema/point.ts';
+export type { OneOrTwo, Pair, Place, Point } from './schema/point.ts';

@@ -21,7 +21,18 @@ import { pack, readColor, type ColorLike, type PackedColor } from '../paint/colo
 import type { PictureFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
 import { callable, convertedLater, degrees, finite, name } from '../schema/kind.ts';
-import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
+import {
+  bothOf,
+  factors,
+  pair,
+  point,
+  xOf,
+  yOf,
+  type OneOrTwo,
+  type Pair,
+  type Place,
+  type Point,
+} from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { addGridLines, gridNumbers, gridOptions, layOutGrid, type GridOptions } from '../shapes/grid.ts';
 import { shapes } from '../shapes/index.ts';
@@ -289,7 +300,7 @@ export class Canvas {
   }
 
   /** Scales by one factor, or one for each axis, about the origin or the point `about`. */
-  scale(factor: number | Pair, options?: AboutOptions): void {
+  scale(factor: OneOrTwo, options?: AboutOptions): void {
     if (typeof options === 'number')
       fail({ call: 'scale', value: options, problem: 'is a second factor', expected: `expected both as one: scale([${factor}, ${options}])` }); // prettier-ignore
     this.addAbout('scale', scaling(...bothOf(factors.read('scale', 'factor', factor))), options);

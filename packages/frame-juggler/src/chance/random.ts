@@ -4,13 +4,24 @@ import { fail } from '../error.ts';
 import { onlyKnown } from '../known-names.ts';
 import { hsl, type Color } from '../paint/color.ts';
 import { anything, callable, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
-import { bothOf, factors, pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
+import {
+  bothOf,
+  factors,
+  pair,
+  point,
+  xOf,
+  yOf,
+  type OneOrTwo,
+  type Pair,
+  type Place,
+  type Point,
+} from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { sinCos } from '../maths/degrees.ts';
 import { log } from '../maths/exponent.ts';
 
 /** A range `[lo, hi]`, or a single fixed number. */
-export type Range = number | Pair;
+export type Range = OneOrTwo;
 
 const areas = '[width, height], { from, to } or { at, radius }';
 const areaPair = kindOf<Pair>(areas, (value) => pair.allows(value), 'is not a width and a height');

@@ -1,7 +1,12 @@
 import { complaintOf, Kind, kindOf, length } from './kind.ts';
 
-/** A point: `[x, y]` or `{ x, y }`, in the current units. */
-export type Point = readonly [number, number] | { readonly x: number; readonly y: number };
+/**
+ * A point: `[x, y]` or `{ x, y }`, in the current units. To the type checker the two are a list of numbers as soon as
+ * they have a name, `const middle = [40, 30]`, so that it takes any; the call itself refuses all but two.
+ */
+export type Point = Pair | { readonly x: number; readonly y: number } | readonly number[];
+/** One number for both axes, or two: a size, a scale. Two that have a name are a list, likewise. */
+export type OneOrTwo = number | Pair | readonly number[];
 /** A pair of numbers, x first. */
 export type Pair = readonly [number, number];
 /** A point as the library returns it; it is yours to change. */
@@ -22,8 +27,8 @@ export function isPoint(value: unknown): boolean {
 /** A point. */
 export const point = kindOf<Point>('[x, y] or { x, y } with finite numbers', isPoint, 'is not a point');
 
-export const xOf = (at: Point): number => (Array.isArray(at) ? (at as Pair)[0] : (at as Place).x);
-export const yOf = (at: Point): number => (Array.isArray(at) ? (at as Pair)[1] : (at as Place).y);
+export const xOf = (at: Point): number => (Array.isArray(at) ? (at as unknown as Pair)[0] : (at as Place).x);
+export const yOf = (at: Point): number => (Array.isArray(at) ? (at as unknown as Pair)[1] : (at as Place).y);
 /** A point as a pair. */
 export const pairOf = (at: Point): Pair => (Array.isArray(at) ? (at as unknown as Pair) : [xOf(at), yOf(at)]);
 
@@ -62,7 +67,7 @@ const notNumberPair = (value: unknown): string =>
     : `is not ${typeof value === 'number' ? 'finite' : 'a number or a pair'}`;
 
 /** One number for both axes, or a pair `[x, y]`. */
-export const factors = kindOf<number | Pair>('a finite number or [x, y]', isNumberPair, notNumberPair);
+export const factors = kindOf<OneOrTwo>('a finite number or [x, y]', isNumberPair, notNumberPair);
 
 /** A pair of numbers `[x, y]`. */
 export const pair = kindOf<Pair>(
@@ -72,11 +77,11 @@ export const pair = kindOf<Pair>(
 );
 
 /** One length for both axes, or a pair `[width, height]`, not negative. */
-export const lengths = kindOf<number | Pair>(
+export const lengths = kindOf<OneOrTwo>(
   'a number or [width, height], 0 or more',
   (value) => (Array.isArray(value) ? isNumberPair(value) && value[0] >= 0 && value[1] >= 0 : length.allows(value)),
   (value) => (isNumberPair(value) ? 'is negative' : notNumberPair(value)),
 );
 
 /** What `factors` and `lengths` allow, as a pair. */
-export const bothOf = (value: number | Pair): Pair => (typeof value === 'number' ? [value, value] : value);
+export const bothOf = (value: OneOrTwo): Pair => (typeof value === 'number' ? [value, value] : (value as Pair));

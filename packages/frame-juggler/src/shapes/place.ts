@@ -1,5 +1,5 @@
 import { Kind } from '../schema/kind.ts';
-import { bothOf, lengths, pairOf, point, xOf, yOf, type Pair, type Point } from '../schema/point.ts';
+import { bothOf, lengths, pairOf, point, xOf, yOf, type OneOrTwo, type Pair, type Point } from '../schema/point.ts';
 import { optional, type Form, type Options } from '../schema/schema.ts';
 import { suggest } from '../suggest.ts';
 import type { Surroundings } from './kind.ts';
@@ -110,7 +110,7 @@ interface BoxGiven {
   at?: Point;
   anchor?: Anchor;
   /** Its width and height, in units, or one number for both. */
-  size?: number | Pair;
+  size?: OneOrTwo;
   from?: Point;
   to?: Point;
 }

@@ -83,13 +83,17 @@ export const asset = {
       copy: same,
     };
   },
-  /** A CSV file with a line of column names: a list of rows, `{ column: value }`. */
-  table(url: URL): Asset<readonly TableRow[]> {
+  /**
+   * A CSV file with a line of column names: a list of rows, `{ column: value }`. The types of its columns can be given:
+   * `asset.table<{ time: string; level: number }>(…)`.
+   */
+  table<Row extends object = TableRow>(url: URL): Asset<readonly Row[]> {
     fileUrl.read('asset.table', 'url', url);
     return {
       url,
       maxBytes: maxBytes.table,
-      decode: async (bytes) => (await import('./table.ts')).parseTable(text(bytes)),
+      decode: async (bytes) =>
+        (await import('./table.ts')).parseTable(text(bytes)) as readonly object[] as readonly Row[],
       copy: (rows) => structuredClone(rows),
     };
   },
