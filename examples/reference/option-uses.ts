@@ -172,6 +172,7 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     to: () => strip(harbor, { to: 'strip.png' }),
     frame: () => strip(harbor, { to: 'strip.png', seeds: [1, 12], frame: 30 }),
     frames: () => strip(harbor, { to: 'strip.png', frames: [0, 59] }),
+    seconds: () => strip(harbor, { to: 'strip.png', seconds: [2, 3] }),
     pick: () => strip(harbor, { to: 'strip.png', pick: [0, 12, 48] }),
     seeds: () => strip(harbor, { to: 'strip.png', seeds: [1, 12] }),
     vary: () => strip(harbor, { to: 'strip.png', vary: { swell: [0, 20, 40] } }),

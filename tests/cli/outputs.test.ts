@@ -313,6 +313,17 @@ describe('what a person chooses', () => {
     expect(JSON.parse(picked.out)).toMatchObject({ frames: [7, 3], seeds: [1] });
   }); // prettier-ignore
 
+  test('a strip of moments: of those within a stretch of time, or of one with each seed', async () => {
+    const frames = async (...options: string[]): Promise<unknown> => {
+      const { out, err } = await run('strip', 'wakes.ts', '-o', 'moments.png', '--tile', '40', '--json', ...options);
+      return err === '' ? (JSON.parse(out) as { frames: unknown }).frames : err.trim();
+    };
+    expect(await frames('--seconds', '1..2', '--count', '2')).toEqual([10, 19]);
+    expect(await frames('--seeds', '3..4', '--seconds', '0.55')).toEqual([5]);
+    expect(await frames('--seconds', '1')).toBe('juggle: a strip cannot be of one frame alone; expected several frames, or several seeds or values of a dial');
+    expect(await frames('--seconds', '1..2', '--seeds', '3..4')).toBe('juggle: a strip of several seeds cannot have several frames, too; expected frame, the number of one');
+  }); // prettier-ignore
+
   test('a strip stands in rows that fill a screen, the last as full as can be', async () => {
     const columns = async (count: number): Promise<number> => {
       const picked = Array.from({ length: count }, (_, i) => i).join();

@@ -112,6 +112,8 @@ describe('juggle compare', () => {
   test('compares frames, and a sketch with a kept picture, within a tolerance', async () => {
     expect((await run('compare', 'crates.ts', '--other-frame', '9', '-q')).code).toBe(1);
     expect((await run('compare', 'crates.ts', '--other-frame', '9', '--tolerance', '5', '-q')).code).toBe(0);
+    const moments = await run('compare', 'crates.ts', '--seconds', '0.01', '--other-seconds', '0.95');
+    expect(moments.out).toMatch(/^Crates, frame 0, seed 1\nCrates, frame 9, seed 1\n/);
     await run('render', 'crates.ts', '-o', 'kept.png');
     const { out, code } = await run('compare', 'crates.ts', 'kept.png');
     expect([code, out]).toEqual([0, 'Crates, frame 0, seed 1\nkept.png\n\nNo pixel differs.\n']);

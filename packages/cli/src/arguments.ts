@@ -131,12 +131,11 @@ export const patienceOption = (seconds: number): Option =>
 
 export const frameOption = (): Option =>
   new Option('--frame <n>', 'the frame, counted from 0').argParser(wholeNumber).conflicts('seconds');
-export const secondsOption = (): Option =>
-  new Option('--seconds <s>', 'the frame shown at that moment').argParser(plainNumber);
-export const stretchOption = (): Option =>
-  new Option('--seconds <s>', 'the frame at that moment, or A..B for all frames from one moment to another').argParser(
-    momentOrStretch,
-  );
+export const secondsOption = (flag = '--seconds <s>', text = 'the frame shown at that moment'): Option =>
+  new Option(flag, text).argParser(plainNumber);
+export const stretchOption = (
+  text = 'the frame at that moment, or A..B for all frames from one moment to another',
+): Option => new Option('--seconds <s>', text).argParser(momentOrStretch);
 export const seedsOption = (): Option =>
   new Option('--seeds <A..B>', 'one frame with each of these seeds, instead of several frames').argParser(numberRange);
 export const varyOption = (): Option =>

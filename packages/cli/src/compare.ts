@@ -6,6 +6,7 @@ import {
   frameOption,
   jsonOption,
   quietOption,
+  secondsOption,
   wholeNumberOption,
   type ReportArguments,
   type RunArguments,
@@ -18,7 +19,9 @@ import { terminalWidth } from './terminal.ts';
 interface CompareArguments extends RunArguments, ReportArguments {
   output?: string;
   frame?: number;
+  seconds?: number;
   otherFrame?: number;
+  otherSeconds?: number;
   otherSeed?: number;
   tolerance?: number;
   threshold?: number;
@@ -34,7 +37,11 @@ export function compareCommand(): Command {
     .argument('[other]', 'what to compare it with (default: the same sketch)')
     .option('-o, --output <file>', 'a .png file to write: both side by side, with the differences marked')
     .addOption(frameOption())
-    .addOption(wholeNumberOption('--other-frame <n>', 'the frame of the other (default: the same)'))
+    .addOption(secondsOption())
+    .addOption(
+      wholeNumberOption('--other-frame <n>', 'the frame of the other (default: the same)').conflicts('otherSeconds'),
+    )
+    .addOption(secondsOption('--other-seconds <s>', 'the frame of the other, shown at that moment'))
     .addOption(wholeNumberOption('--other-seed <n>', 'the seed of the other (default: the same)'))
     .addOption(new Option('--tolerance <percent>', 'the share of pixels that may differ').argParser(upTo(100)))
     .addOption(
@@ -53,32 +60,36 @@ Exit codes: 0 within the tolerance, 1 beyond it, 2 the comparison failed.
 Examples:
   juggle compare harbor.ts before/harbor.ts -o difference.png
   juggle compare harbor.ts --frame 0 --other-frame 30
+  juggle compare harbor.ts --seconds 1 --other-seconds 2.5 -o moments.png
   juggle compare harbor.ts --seed 1 --other-seed 2 -o seeds.png
   juggle compare harbor.ts kept.png --tolerance 0.1`,
     )
     .action(async (one: string, other: string | undefined, options: CompareArguments) => {
-      const { frame, otherFrame, otherSeed } = options;
-      if (other === undefined && otherFrame === undefined && otherSeed === undefined)
+      const { otherFrame, otherSeconds, otherSeed } = options;
+      const at = handedOn(options, ['frame', 'seconds']);
+      const otherAt = {
+        ...(otherFrame !== undefined && { frame: otherFrame }),
+        ...(otherSeconds !== undefined && { seconds: otherSeconds }),
+      };
+      const isOther = Object.keys(otherAt).length > 0;
+      if (other === undefined && !isOther && otherSeed === undefined)
         throw new SketchError({
           problem: `${one} would be compared with itself`,
-          expected: 'name another file, or give --other-frame or --other-seed',
+          expected: 'name another file, or give --other-frame, --other-seconds or --other-seed',
         });
-      if ([one, other ?? one].every(isPictureFile) && (frame ?? otherFrame ?? otherSeed) !== undefined)
+      if (
+        [one, other ?? one].every(isPictureFile) &&
+        (isOther || Object.keys(at).length > 0 || otherSeed !== undefined)
+      )
         throw new SketchError({
           problem: 'pictures have neither frames nor seeds',
           expected: 'leave those options out',
         });
       const progress = new Progress('frames', options.quiet === true);
       try {
-        const chosen = handedOn({ ...options, other }, [
-          'other',
-          'frame',
-          'otherFrame',
-          'otherSeed',
-          'tolerance',
-          'threshold',
-        ]);
-        const request = { name: 'compare', file: one, output: options.output, run: options, options: chosen } as const;
+        const chosen = handedOn({ ...options, other }, ['other', 'otherSeed', 'tolerance', 'threshold']);
+        const sides = { at, ...(isOther && { otherAt }), ...chosen };
+        const request = { name: 'compare', file: one, output: options.output, run: options, options: sides } as const;
         const found = await runJob(request, progress);
         progress.end();
         if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);

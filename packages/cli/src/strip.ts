@@ -9,6 +9,7 @@ import {
   pickOption,
   quietOption,
   seedsOption,
+  stretchOption,
   varyOption,
   type ReportArguments,
   type RunArguments,
@@ -26,6 +27,7 @@ interface StripArguments extends RunArguments, ReportArguments {
   seeds?: [number, number];
   vary?: readonly Varied[];
   frame?: number;
+  seconds?: number | [number, number];
   count?: number;
   columns?: number;
   tile?: number;
@@ -41,6 +43,9 @@ export function stripCommand(): Command {
     .addOption(seedsOption().conflicts(['frames', 'pick', 'seed']))
     .addOption(varyOption().conflicts(['frames', 'pick']))
     .addOption(frameOption().conflicts(['frames', 'pick']))
+    .addOption(
+      stretchOption('the frame at that moment, or A..B for frames of that time').conflicts(['frames', 'pick', 'frame']),
+    )
     .addOption(countOption('--count <n>', 'how many frames or values, evenly spaced (default: 8)'))
     .addOption(countOption('--columns <n>', 'how many frames per row (default: chosen to fit)'))
     .addOption(countOption('--tile <n>', 'the width of each frame in pixels (default: 300)'));
@@ -54,6 +59,7 @@ Examples:
   juggle strip harbor.ts -o harbor.png
   juggle strip harbor.ts -o start.png --frames 0..29 --count 6 --columns 3
   juggle strip harbor.ts -o turns.png --pick 0,45,90,135
+  juggle strip harbor.ts -o second.png --seconds 2..3 --count 12
   juggle strip harbor.ts -o seeds.png --seeds 1..12 --frame 30
   juggle strip harbor.ts -o swell.png --vary swell=0..60 --frame 30
   juggle strip harbor.ts -o sheet.png --vary swell=0,20,40 --vary lamp=gold,white
@@ -76,7 +82,7 @@ Examples:
 }
 
 /** What is handed on as it was given. */
-const chosen = ['frames', 'pick', 'seeds', 'vary', 'frame', 'count', 'columns', 'tile'] as const;
+const chosen = ['frames', 'pick', 'seeds', 'vary', 'frame', 'seconds', 'count', 'columns', 'tile'] as const;
 
 function inWords({ output, title, frames, seeds, varied, width, height }: Strip): string {
   const last = seeds.at(-1)!;

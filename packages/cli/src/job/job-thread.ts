@@ -21,7 +21,7 @@ import { filesRead, readyToLoad } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
 import { valuesToVary } from '../vary.ts';
 import { Calls } from '../calls.ts';
-import type { JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
+import type { FrameChoice, JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
 
 /* The thread in which a command's work is done, the sketch's own code among it. */
 
@@ -95,14 +95,14 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     const { sketch, settings } = await open(file, run);
     return check(sketch, { ...settings, ...options, ...watched });
   },
-  async compare({ file, run, output, options: { other = file, frame, otherFrame = frame, otherSeed, ...options } }) {
-    const sideOf = async (name: string, settled: RunArguments, at: number | undefined): Promise<Compared> => {
+  async compare({ file, run, output, options: { other = file, at, otherAt = at, otherSeed, ...options } }) {
+    const sideOf = async (name: string, settled: RunArguments, at: FrameChoice | undefined): Promise<Compared> => {
       if (isPictureFile(name)) return { picture: await readPictureFile(name), name };
       const { sketch, settings } = await open(name, settled);
-      return { sketch, ...settings, ...(at !== undefined && { frame: at }), ...watched };
+      return { sketch, ...settings, ...at, ...watched };
     };
-    const one = await sideOf(file, run, frame);
-    const two = await sideOf(other, otherSeed === undefined ? run : { ...run, seed: otherSeed }, otherFrame);
+    const one = await sideOf(file, run, at);
+    const two = await sideOf(other, otherSeed === undefined ? run : { ...run, seed: otherSeed }, otherAt);
     return compare(one, two, { ...options, ...(output !== undefined && { output }) });
   },
 };

@@ -42,9 +42,16 @@ export interface Telling {
 export interface ComparedSides {
   /** The other file; the same one if left out. */
   readonly other?: string;
-  readonly frame?: number;
-  readonly otherFrame?: number;
+  readonly at?: FrameChoice;
+  /** Of the other; the same one if left out. */
+  readonly otherAt?: FrameChoice;
   readonly otherSeed?: number;
+}
+
+/** A frame by its number, or by a moment that it is shown at. */
+export interface FrameChoice {
+  readonly frame?: number;
+  readonly seconds?: number;
 }
 
 export type JobName = keyof Jobs;

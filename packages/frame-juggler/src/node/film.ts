@@ -24,7 +24,8 @@ export const frameRange = kindOf<readonly [number, number]>(
 );
 
 const isMoment = (value: unknown): value is number => Number.isFinite(value) && (value as number) >= 0;
-const moments = kindOf<number | readonly [number, number]>(
+/** The kind of a moment, or of a stretch of time. */
+export const moments = kindOf<number | readonly [number, number]>(
   'a number of seconds, or [from, to]',
   (value) => isMoment(value) || (Array.isArray(value) && value.length === 2 && value.every(isMoment) && value[0] < value[1]), // prettier-ignore
   'is neither a moment nor a stretch of time',
@@ -144,15 +145,18 @@ function framesOf(run: Run, target: Target, read: Read): readonly [number, numbe
 }
 
 function allFramesOf(run: Run, { many }: Target, { frame = 0, seconds, frames }: Read): readonly [number, number] {
-  if (typeof seconds === 'object') {
-    const [from, to] = seconds.map((moment) => run.frameAtSeconds(moment));
-    // A frame that begins exactly at the end of the stretch is not part of it.
-    const last = Math.abs(to - seconds[1] * run.sketch.frameRate) < 1e-6 ? to - 1 : to;
-    return [from, Math.max(from, last)];
-  }
+  if (typeof seconds === 'object') return framesWithin(run, seconds);
   if (many) return rangeOf(run, frames);
   const single = seconds === undefined ? frame : run.frameAtSeconds(seconds);
   return [single, single];
+}
+
+/** The first and the last frame that are shown from one moment to another. */
+export function framesWithin(run: Run, [start, end]: readonly [number, number]): readonly [number, number] {
+  const [from, to] = [run.frameAtSeconds(start), run.frameAtSeconds(end)];
+  // A frame that begins exactly at the end of the stretch is not part of it.
+  const last = Math.abs(to - end * run.sketch.frameRate) < 1e-6 ? to - 1 : to;
+  return [from, Math.max(from, last)];
 }
 
 /** The first and the last frame that are asked for, or those of the whole run. */

@@ -10,7 +10,7 @@ import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
 import { provenance } from './provenance.ts';
-import { frameRange, rangeOf } from './film.ts';
+import { frameRange, framesWithin, moments, rangeOf } from './film.ts';
 import { destination, Stopped, written, type ByteStream } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 import { standardOutput, type Destination } from './sink.ts';
@@ -31,8 +31,10 @@ const stripTable = {
   seeds: optional(frameRange),
   /** Values of a dial, or of two, by name: one frame with each of them; or with each pair of them, the first dial's values beside each other, the second's below each other. */
   vary: optional(mapOf(listOf(anything, 'values', 1), 'values by dial: { swell: [0, 20, 40] }')),
-  /** The frame to show with several seeds or values. */
-  frame: optional(whole(0), 0),
+  /** The frame to show with several seeds or values; the first by default. */
+  frame: optional(whole(0)),
+  /** The moment of that frame, in seconds; or the first and the last moment of the frames to show. */
+  seconds: optional(moments),
   /** How many frames, evenly spaced. */
   count: optional(whole(1), 8),
   /** How many frames per row; by default a suitable number. */
@@ -107,20 +109,28 @@ interface Tiles {
 }
 
 function tilesOf(sketch: Sketch, read: Read): Promise<Tiles> {
-  const { vary, seeds, frames, pick } = read;
-  if (vary === undefined && seeds === undefined) return ofFrames(sketch, read);
-  const several = frames ?? pick;
-  if (several !== undefined)
+  const { vary, seeds, frames, pick, frame, seconds } = read;
+  const isOfRuns = vary !== undefined || seeds !== undefined;
+  const isOne = frame !== undefined || typeof seconds === 'number';
+  const isSeveral = frames !== undefined || pick !== undefined || typeof seconds === 'object';
+  if (isOfRuns && isSeveral)
     throw new SketchError({
       problem: `a strip of several ${vary === undefined ? 'seeds' : 'values'} cannot have several frames, too`,
       expected: 'expected frame, the number of one',
     });
-  return ofRuns(sketch, read);
+  if (!isOfRuns && isOne)
+    throw new SketchError({
+      problem: 'a strip cannot be of one frame alone',
+      expected: 'expected several frames, or several seeds or values of a dial',
+    });
+  return isOfRuns ? ofRuns(sketch, read) : ofFrames(sketch, read);
 }
 
 async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
   const run = openTiled(sketch, read);
-  const chosen = read.pick ?? spread(rangeOf(run, read.frames), read.count);
+  const { frames: given, seconds, pick, count } = read;
+  const range = typeof seconds === 'object' ? framesWithin(run, seconds) : given;
+  const chosen = pick ?? spread(rangeOf(run, range), count);
   checkCount(chosen.length);
   const frames = chosen.map((frame) => run.frameAfterRounds(frame));
   const surface = new RasterSurface();
@@ -147,7 +157,7 @@ interface Variation {
 
 /** One frame with each value of a dial or each seed; or with each pair of two of them. */
 async function ofRuns(sketch: Sketch, read: Read): Promise<Tiles> {
-  const { vary = {}, seeds: range, frame, signal, onProgress } = read;
+  const { vary = {}, seeds: range, seconds, signal, onProgress } = read;
   const [first, last] = range ?? [0, -1];
   checkCount(last - first + 1);
   const seeds = Array.from({ length: last - first + 1 }, (_, i) => first + i);
@@ -167,10 +177,11 @@ async function ofRuns(sketch: Sketch, read: Read): Promise<Tiles> {
   checkCount(across.length * (down?.length ?? 1));
   const variations = down === undefined ? across : down.flatMap((row) => across.map((column) => both(column, row)));
   const tiles: StripTile[] = [];
-  let seed = 0;
+  let [seed, frame] = [0, read.frame ?? 0];
   for (const each of variations) {
     signal?.throwIfAborted();
     const run = openTiled(sketch, { ...read, seed: each.seed ?? read.seed, dials: { ...read.dials, ...each.dials } });
+    if (typeof seconds === 'number') frame = run.frameAtSeconds(seconds);
     const surface = new RasterSurface();
     await run.drawTo(frame, -1, (painted) => surface.draw(painted));
     tiles.push({ picture: surface.picture(), text: each.text });
