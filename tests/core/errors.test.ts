@@ -50,6 +50,22 @@ describe('a mistake', () => {
     expect([shown(round), shown(() => 3), shown(null), shown(Symbol('sea'))]).toEqual(['an object', 'function', 'null', 'Symbol(sea)']); // prettier-ignore
   });
 
+  test.each([
+    ['a path', '    at Object.paint (/quay/harbor.ts:4:2)', '/quay/harbor.ts'],
+    ['a name with spaces and parentheses', '    at Object.paint (/quay/old one/harbor (2).ts:4:2)', '/quay/old one/harbor (2).ts'],
+    ['one outside a function', '    at /quay/harbor (2).ts:4:2', '/quay/harbor (2).ts'],
+    ['a URL', '    at async paint (file:///quay/harbor%20(2).ts:4:2)', '/quay/harbor (2).ts'],
+    ['a path of Windows', '    at paint (C:\\quay\\old one\\harbor.ts:4:2)', 'C:\\quay\\old one\\harbor.ts'],
+    ['a page, in Firefox and Safari', 'paint@http://localhost:5173/harbor.ts?t=5:4:2', 'http://localhost:5173/harbor.ts'],
+    ['a module that a page made', '    at paint (blob:http://localhost:5173/8f3a:4:2)', 'http://localhost:5173/8f3a'],
+    ['code that was made from text', '    at eval (eval at paint (/quay/harbor.ts:4:2), <anonymous>:1:7)', '/quay/harbor.ts'],
+    ['what is not in a file', '    at node:internal/modules/run:4:2', undefined],
+  ])('is placed by what engines write of a call: %s', (_, row, file) => {
+    const cause = Object.assign(new Error('adrift'), { stack: `Error: adrift\n${row}` });
+    const { source } = new library.SketchError({ problem: 'adrift', cause });
+    expect(source).toEqual(file && { file, line: 4, column: 2 });
+  }); // prettier-ignore
+
   test('leaves how the engine writes stacks as it was', async () => {
     const engine = Error as { prepareStackTrace?: unknown; stackTraceLimit?: number };
     const before = [engine.prepareStackTrace, engine.stackTraceLimit];
