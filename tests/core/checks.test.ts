@@ -232,6 +232,10 @@ describe('a mistake is found', () => {
       for (let x = 0; x < 320; x += 40)
         for (let y = 0; y < 180; y += 36) canvas.rect({ at: [x, y], size: [36, 32], fill: '#24506a' });
     }, 'corner: the first rect of 40 has its middle on the corner of the canvas'],
+    ['in a line that never has a point', (canvas) => {
+      canvas.rect({ at: [160, 90], size: 40, fill: '#24506a' });
+      canvas.polyline({ points: [], stroke: 'teal' });
+    }, 'no-size: the polyline has no size'],
     ['in a stroke of fractions', (canvas) => {
       canvas.line({ from: [20, 20], to: [200, 90], stroke: { color: rgb(0.4, 0.2, 0.1), width: 5 } });
     }, 'channels: line is given a color with the channels 0.4, 0.2, 0.1, of 255'],
@@ -290,6 +294,10 @@ describe('nothing is found', () => {
   test.each<[name: string, paint: Paint, carry?: number]>([
     ['in what follows a pointer that has not come yet', (canvas, { pointer }) =>
       canvas.circle({ at: pointer, radius: 20, fill: '#24506a' })],
+    ['in a line that waits for the pointer to draw it', (canvas, { pointer }) => {
+      canvas.rect({ at: [160, 90], size: 40, fill: '#24506a' });
+      canvas.polyline({ points: pointer.inside ? [[0, 0], pointer] : [], stroke: 'teal' });
+    }],
     ['in a pattern that reaches over all edges', (canvas) => {
       for (let x = 0; x <= 320; x += 40)
         for (let y = 0; y <= 180; y += 36) canvas.rect({ at: [x, y], size: 20, fill: '#24506a' });

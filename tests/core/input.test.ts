@@ -265,6 +265,8 @@ test('a recorded track plays back the same, through its file', () => {
 test.each([
   ['not JSON', '{', /t\.json is not JSON/],
   ['another file', '{"a":1}', /t\.json is not an input track; expected "format"/],
+  ['nothing', 'null', /t\.json is not an input track; expected "format"/],
+  ['a number', '7', /t\.json is not an input track; expected "format"/],
   ['a wrong event', trackOf({ frame: 1, type: 'move', at: [1] }), /events\[0\]: at/],
   ['an unknown event', trackOf({ frame: 1, type: 'hover' }), /events\[0\]: type/],
   ['a dial without a value', trackOf({ frame: 1, type: 'dial', name: 'ink' }), /events\[0\]: value is missing/],
@@ -273,3 +275,11 @@ test.each([
 ])('a track that is %s is refused by its place', (_, text, message) => {
   expect(() => readTrack('t.json', text)).toThrow(message);
 }); // prettier-ignore
+
+test('a track may have as many events in each frame as a person can give', () => {
+  const busy = [0, 4].flatMap((frame) => Array.from({ length: 10_000 }, () => ({ frame, type: 'press' })));
+  expect(readTrack('t.json', trackOf(...busy).replace('"seed":1', '"seed":0'))).toMatchObject({
+    seed: 0,
+    events: busy,
+  });
+});

@@ -129,8 +129,19 @@ describe('shapes', () => {
     expect(middles({ closed: true })).toEqual([[2, 13], [32, 23], [62, 43], [32, 33]]); // prettier-ignore
     // Half way to the straight lines' middles.
     expect(middles({ tension: 0.5 })).toEqual([[7, 16.5], [32, 23.5], [57, 39.5]]); // prettier-ignore
-    expect(errorOf(() => record((c) => c.spline({ points: [[0, 0], [9, 9]], closed: true })))).toMatch('expected at least 3 for a closed one'); // prettier-ignore
   });
+
+  test.each(['polyline', 'polygon', 'spline'] as const)('a %s of less than two points draws nothing, and turns about nothing', (shape) => {
+    const frame = record((canvas) => {
+      for (const points of [[], [[5, 8]] as const])
+        for (const closed of shape === 'polygon' ? [{}] : [{ closed: false }, { closed: true }])
+          canvas[shape]({ points, ...closed, rotate: 20, anchor: 'left', stroke: { color: 'teal', width: 6, cap: 'round' } });
+    });
+    expect(frame.items.length).toBeGreaterThan(1);
+    for (const { start, end, transform } of itemsOf(frame)) expect([end - start, transform]).toEqual([0, [1, 0, 0, 1, 0, 0]]);
+    const { left, right } = boundsOf(shape, { points: [], scale: 2 });
+    expect(left).toBeGreaterThan(right);
+  }); // prettier-ignore
 
   test('a rect’s corners are round as they are told, from the top left, clockwise', () => {
     const corners = [4, 10, 16, 22] as const;

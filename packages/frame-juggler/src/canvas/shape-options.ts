@@ -40,7 +40,8 @@ export function ownTransform(
   start: number,
   surroundings: Surroundings,
 ): Matrix | undefined {
-  if (rotate === undefined && scale === undefined) return undefined;
+  // An outline of no points has no pin to turn about.
+  if ((rotate === undefined && scale === undefined) || path.length === start) return undefined;
   let own = rotate === undefined ? identity : rotation(rotate);
   if (scale !== undefined) own = multiply(own, scaling(...bothOf(scale)));
   return aboutPoint(own, ...(pin ?? boxPin(anchor, path, start, surroundings)));

@@ -67,8 +67,9 @@ export class PathWriter {
     this.close();
   }
 
-  /** Straight lines through all points. */
+  /** Straight lines through all points; nothing of less than two. */
   polyline(points: readonly Point[], closed: boolean): void {
+    if (points.length < 2) return;
     for (let i = 0; i < points.length; i++) this.point(i === 0 ? move : line, xOf(points[i]), yOf(points[i]));
     if (closed) this.close();
   }

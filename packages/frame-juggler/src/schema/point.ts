@@ -32,22 +32,20 @@ export const yOf = (at: Point): number => (Array.isArray(at) ? (at as unknown as
 /** A point as a pair. */
 export const pairOf = (at: Point): Pair => (Array.isArray(at) ? (at as unknown as Pair) : [xOf(at), yOf(at)]);
 
-/** A list of points, at least `min` of them and at most `max`. */
+/** A list of points, or of exactly so many. */
 /* @__NO_SIDE_EFFECTS__ */
-export function points(min: number, max = Infinity): Kind<readonly Point[]> {
-  const words = max === Infinity ? `a list of ${min} points or more` : `a list of exactly ${max} points`;
+export function points(exactly?: number): Kind<readonly Point[]> {
   return new Kind(
-    `${words}, [[x, y], …]`,
-    (value) => Array.isArray(value) && value.length >= min && value.length <= max && allPoints(value),
+    `a list of ${exactly === undefined ? '' : `exactly ${exactly} `}points, [[x, y], …]`,
+    (value) => Array.isArray(value) && (exactly === undefined || value.length === exactly) && allPoints(value),
     (value, expected) => {
       if (!Array.isArray(value)) return { problem: 'is not a list of points', expected: `expected ${expected}` };
       const wrong = value.findIndex((at) => !isPoint(at));
-      if (wrong < 0)
-        return {
-          problem: `has ${value.length} ${value.length === 1 ? 'point' : 'points'}`,
-          expected: `expected ${max === Infinity ? `at least ${min}` : `exactly ${max}; polygon takes more`}`,
-        };
-      return complaintOf(point, `[${wrong}]`, value[wrong]);
+      if (wrong >= 0) return complaintOf(point, `[${wrong}]`, value[wrong]);
+      return {
+        problem: `has ${value.length} ${value.length === 1 ? 'point' : 'points'}`,
+        expected: `expected exactly ${exactly}; polygon takes more`,
+      };
     },
   );
 }

@@ -6,8 +6,8 @@ import type { ShapeKind, Surroundings } from './kind.ts';
 import { anchorTable, type AnchorOptions, pinTable, placeSized } from './place.ts';
 
 const table = {
-  /** Its corners, in turn; at least three. */
-  points: points(3),
+  /** Its corners, in turn; with less than three it has no inside. */
+  points: points(),
   ...pinTable,
   /** From its middle to its corners, in units, if it is regular. */
   radius: length,

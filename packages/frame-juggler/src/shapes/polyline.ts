@@ -5,8 +5,8 @@ import type { ShapeKind } from './kind.ts';
 import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
-  /** The points it goes through, in order; at least two. */
-  points: points(2),
+  /** The points it goes through, in order; with less than two it draws nothing. */
+  points: points(),
   /** Leads back to the first point. */
   closed: optional(toggle, false),
 };

@@ -1,4 +1,3 @@
-import { fail } from '../error.ts';
 import type { PathWriter } from '../geometry/path-writer.ts';
 import { fraction, toggle } from '../schema/kind.ts';
 import { pairOf, points, type Pair, type Point } from '../schema/point.ts';
@@ -7,8 +6,8 @@ import type { ShapeKind } from './kind.ts';
 import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
-  /** The points it goes through, in order; at least two, or three if it is closed. */
-  points: points(2),
+  /** The points it goes through, in order; with less than two it draws nothing. */
+  points: points(),
   /** Leads back to the first point, smoothly too, and can be filled. */
   closed: optional(toggle, false),
   /** From 0 (round) to 1 (straight lines). */
@@ -20,15 +19,7 @@ export interface SplineOptions extends Options<typeof table>, AnchorOptions {}
 export const spline: ShapeKind<SplineOptions> = {
   name: 'spline',
   options: schemaOf({ ...table, ...anchorTable }, '{ points: [[20, 20], [60, 70], [100, 20]] }'),
-  outline({ points: through, closed = false, tension = 0 }, path, call) {
-    if (closed && through.length < 3)
-      fail({
-        call,
-        option: 'points',
-        value: through,
-        problem: 'has 2 points',
-        expected: 'expected at least 3 for a closed one',
-      });
+  outline({ points: through, closed = false, tension = 0 }, path) {
     addSpline(path, through, closed, tension);
     return { inside: closed };
   },
@@ -40,6 +31,7 @@ export const spline: ShapeKind<SplineOptions> = {
  */
 function addSpline(path: PathWriter, points: readonly Point[], closed: boolean, tension: number): void {
   const count = points.length;
+  if (count < 2) return;
   const at = (index: number): Pair =>
     pairOf(points[closed ? (index + count) % count : Math.max(0, Math.min(count - 1, index))]);
   const reach = (1 - tension) / 6;

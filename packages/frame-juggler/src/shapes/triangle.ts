@@ -5,7 +5,7 @@ import { anchorTable, type AnchorOptions } from './place.ts';
 
 const table = {
   /** Its corners: exactly three. */
-  points: points(3, 3),
+  points: points(3),
 };
 /** The area between three points. */
 export interface TriangleOptions extends Options<typeof table>, AnchorOptions {}

@@ -129,13 +129,18 @@ const noSize: Rule = {
   name: 'no-size',
   title: 'Without a size',
   why: 'A length or a scale of 0 leaves nothing to paint.',
-  cure: 'Give it a size above 0; a scale of 1 leaves it unchanged.',
-  find: (evidence) =>
-    linesThat(
+  cure: 'Give it a size above 0, or two points or more; a scale of 1 leaves it unchanged.',
+  find(evidence) {
+    const { asked } = evidence.noted;
+    // A line may be drawn by hand yet.
+    const isLed = asked.has('pointer') || asked.has('keys');
+    return linesThat(
       evidence,
-      ({ description: { hidden } }) => hidden !== undefined && hidden in sizeless,
+      ({ item: { start, end }, description: { hidden } }) =>
+        hidden !== undefined && hidden in sizeless && !(isLed && start === end),
       (items) => `${called(items)} ${sizeless[items[0].description.hidden as keyof typeof sizeless](items)}`,
-    ),
+    );
+  },
 };
 
 const noPaint: Rule = {
