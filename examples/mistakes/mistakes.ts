@@ -586,6 +586,21 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'no-duration': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { progress }) {
+        canvas.circle({ at: polar({ angle: progress * 360, distance: 60, from: [160, 90] }), radius: 20, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { progress }) {
+        canvas.circle({ at: polar({ angle: progress * 360, distance: 60, from: [160, 90] }), radius: 20, fill: buoy });
+      },
+    }),
+  },
   milliseconds: {
     mistake: defineSketch({
       canvas,

@@ -46,7 +46,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'channels clock degrees flashing frame-bound gone growing hues kept-canvas milliseconds nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
+  'channels clock degrees flashing frame-bound gone growing hues kept-canvas milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -58,7 +58,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     const [{ line }] = findings;
     // Some are of no one line.
     if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
-    else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused', 'milliseconds']).toContain(name);
+    else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused', 'milliseconds', 'no-duration']).toContain(name);
   });
   test('names its items by the numbers that an explanation gives them', async () => {
     const { findings } = await checked();

@@ -106,7 +106,10 @@ const nothingMoves: Rule = {
   why: 'The sketch steps or reads the time, but every frame is the same.',
   cure: 'Make paint use what changes: the state that step updates, or seconds. For a single picture, set still: true.',
   find({ course, noted, sketch, details }) {
-    const asks = timeWords.filter((word) => noted.asked.has(word));
+    // Progress that stays 0 is a finding of its own.
+    const asks = timeWords.filter(
+      (word) => noted.asked.has(word) && !(word === 'progress' && sketch.frames === Infinity),
+    );
     if (course.length < 3 || noted.asked.has('pointer') || noted.asked.has('keys')) return [];
     if (!sketch.hasStep && asks.length === 0) return [];
     if (course.some((frame) => !isSameFrame(frame, { ...course[0], carry: frame.carry }))) return [];
@@ -317,6 +320,18 @@ function flashesOf(row: readonly number[]): number {
   return changes / 2;
 }
 
+const noDuration: Rule = {
+  name: 'no-duration',
+  title: 'Progress without a duration',
+  why: 'progress goes from 0 to 1 over the duration of a sketch. Without a duration it stays 0.',
+  cure: 'Give the sketch a duration in seconds, duration: 6, or use seconds in place of progress.',
+  find({ sketch: { frames, code }, noted }) {
+    // One that spreads a moment asks for all of it.
+    if (frames !== Infinity || !noted.asked.has('progress') || !code.includes('progress')) return [];
+    return [{ line: undefined, frame: undefined, text: 'progress is asked for, and stays 0 in all frames' }];
+  },
+};
+
 /** So many seconds, a round number of them, are more likely to be milliseconds. */
 const longest = 1000;
 
@@ -343,5 +358,6 @@ export const timeRules: readonly Rule[] = [
   frameBound,
   tooSlow,
   flashing,
+  noDuration,
   milliseconds,
 ];
