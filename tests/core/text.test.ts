@@ -1,6 +1,14 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { pathBox } from '../../packages/frame-juggler/src/geometry/path.ts';
-import { defineSketch, loadFonts, measureText, Run, textOutline } from '../../packages/frame-juggler/src/index.ts';
+import {
+  defineSketch,
+  itemsOf,
+  loadFonts,
+  measureText,
+  Run,
+  textOutline,
+  type Box,
+} from '../../packages/frame-juggler/src/index.ts';
 import { errorOf, picture, plainItems, record } from '../helpers.ts';
 
 describe('a sketch with text', () => {
@@ -47,6 +55,25 @@ describe('text', () => {
     }
     const { left, right } = inkOf('H', {});
     expect((left + right) / 2).toBeCloseTo(0, 0);
+  });
+
+  test('turns and grows about its own pin, wherever that is', () => {
+    const ink = (options: object): unknown => {
+      const frame = record((canvas) => canvas.text('Quay', { at: [40, 50], anchor: 'left', size: 20, ...options }));
+      const [{ start, end, outlines, transform }] = itemsOf(frame);
+      return pathBox(outlines, transform, start, end);
+    };
+    const { left, top, right, bottom } = ink({}) as Box;
+    const turned = {
+      left: 40 - (bottom - 50),
+      top: 50 + (left - 40),
+      right: 40 - (top - 50),
+      bottom: 50 + (right - 40),
+    };
+    const grown = { left: 40 + 2 * (left - 40), top: 50 + 2 * (top - 50), right: 40 + 2 * (right - 40), bottom: 50 + 2 * (bottom - 50) }; // prettier-ignore
+    const near = (box: Box): unknown => Object.fromEntries(Object.entries(box).map(([side, at]) => [side, expect.closeTo(at as number, 6)])); // prettier-ignore
+    expect(ink({ rotate: 90 })).toEqual(near(turned));
+    expect(ink({ scale: 2 })).toEqual(near(grown));
   });
 
   test('anchors put its box where boxes go, and the baseline on its line', () => {

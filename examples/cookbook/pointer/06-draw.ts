@@ -8,14 +8,15 @@ import { defineSketch } from 'frame-juggler';
 export default defineSketch({
   canvas: { width: 320, height: 200, background: '#f6efdf' },
   carry: 1,
-  start: () => ({ x: 0, y: 0, lastX: 0, lastY: 0 }),
+  start: ({ pointer }) => ({ from: pointer, to: pointer }),
   step(pen, { pointer }) {
-    Object.assign(pen, { lastX: pen.x, lastY: pen.y, x: pointer.x, y: pointer.y });
+    pen.from = pen.to;
+    pen.to = pointer;
   },
-  paint(canvas, { pointer, keys, frame }, { x, y, lastX, lastY }) {
+  paint(canvas, { pointer, keys, frame }, { from, to }) {
     if (keys.justPressed('c')) canvas.clear('#f6efdf');
     if (frame === 0) canvas.text('draw here', { at: [160, 100], size: 28, fill: '#6f4c38' });
     const stroke = { color: '#24506a', width: 6, cap: 'round' } as const;
-    if (pointer.down && !pointer.justPressed) canvas.line({ from: [lastX, lastY], to: [x, y], stroke });
+    if (pointer.down && !pointer.justPressed) canvas.line({ from, to, stroke });
   },
 });

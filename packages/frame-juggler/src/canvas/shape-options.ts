@@ -40,8 +40,9 @@ export function ownTransform(
   start: number,
   surroundings: Surroundings,
 ): Matrix | undefined {
-  // An outline of no points has no pin to turn about.
-  if ((rotate === undefined && scale === undefined) || path.length === start) return undefined;
+  if (rotate === undefined && scale === undefined) return undefined;
+  // An outline of no points has no box, and no pin in it to turn about. That of a text, which has a pin, comes later.
+  if (pin === undefined && path.length === start) return undefined;
   let own = rotate === undefined ? identity : rotation(rotate);
   if (scale !== undefined) own = multiply(own, scaling(...bothOf(scale)));
   return aboutPoint(own, ...(pin ?? boxPin(anchor, path, start, surroundings)));
