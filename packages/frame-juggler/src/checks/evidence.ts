@@ -211,6 +211,9 @@ export const callsByLine = onceOf(
     ),
 );
 
+/** Whether a sketch looks at what a person does: nobody does it while a sketch is checked, so that it may draw more yet. */
+export const waitsForInput = ({ asked }: Noted): boolean => asked.has('pointer') || asked.has('keys');
+
 /**
  * The lines of which every item, in every frame that was looked at in full, passes a test: what comes and goes is no
  * mistake.

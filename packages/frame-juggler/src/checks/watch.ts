@@ -146,14 +146,13 @@ function watchedMoment(moment: Moment, noted: Noted): Moment {
 }
 
 function watchedPointer(pointer: Pointer, noted: Noted): Pointer {
+  // The same one whenever it is asked for: a sketch may keep the pointer in its state, which is looked at for changes.
+  const over = (label: string): boolean => {
+    if (!noted.labels.has(label)) noted.labels.set(label, sketchLine());
+    return pointer.over(label);
+  };
   return new Proxy(pointer, {
-    get(target, name) {
-      if (name !== 'over') return Reflect.get(target, name) as unknown;
-      return (label: string) => {
-        if (!noted.labels.has(label)) noted.labels.set(label, sketchLine());
-        return target.over(label);
-      };
-    },
+    get: (target, name) => (name === 'over' ? over : (Reflect.get(target, name) as unknown)),
   });
 }
 

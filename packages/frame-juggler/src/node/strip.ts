@@ -110,6 +110,11 @@ interface Tiles {
 
 function tilesOf(sketch: Sketch, read: Read): Promise<Tiles> {
   const { vary, seeds, frames, pick, frame, seconds } = read;
+  if ([frame, frames, pick, seconds].filter((given) => given !== undefined).length > 1)
+    throw new SketchError({
+      problem: 'a strip is told in two ways which frames it has',
+      expected: 'expected one of frame, frames, pick and seconds',
+    });
   const isOfRuns = vary !== undefined || seeds !== undefined;
   const isOne = frame !== undefined || typeof seconds === 'number';
   const isSeveral = frames !== undefined || pick !== undefined || typeof seconds === 'object';

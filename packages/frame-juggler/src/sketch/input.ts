@@ -59,7 +59,7 @@ export const inputSource = /* @__PURE__ */ givenBy<InputSource>('a source of inp
 
 const eventType = /* @__PURE__ */ oneOf('move', 'leave', 'press', 'release', 'keydown', 'keyup', 'dial');
 
-/** The mouse, pen or finger. */
+/** The mouse, pen or finger as of one frame: a point that can be kept, as the next frame has another. */
 export interface Pointer {
   /** Where it is or was last, in the sketch's units; outside the canvas while there has been none. */
   readonly x: number;

@@ -12,6 +12,7 @@ import {
   linesThat,
   stillKeys,
   verb,
+  waitsForInput,
   type Detail,
   type Evidence,
   type SeenItem,
@@ -131,9 +132,8 @@ const noSize: Rule = {
   why: 'A length or a scale of 0 leaves nothing to paint.',
   cure: 'Give it a size above 0, or two points or more; a scale of 1 leaves it unchanged.',
   find(evidence) {
-    const { asked } = evidence.noted;
     // A line may be drawn by hand yet.
-    const isLed = asked.has('pointer') || asked.has('keys');
+    const isLed = waitsForInput(evidence.noted);
     return linesThat(
       evidence,
       ({ item: { start, end }, description: { hidden } }) =>
@@ -165,7 +165,7 @@ const noPaint: Rule = {
 /** Whether a sketch shows one picture all through. */
 function isStill({ sketch, course, noted }: Evidence): boolean {
   if (sketch.frames === 1) return true;
-  const isLed = noted.asked.has('pointer') || noted.asked.has('keys') || noted.asked.has('dials');
+  const isLed = waitsForInput(noted) || noted.asked.has('dials');
   return !isLed && !sketch.hasStep && course.every((frame) => isSameFrame(frame, { ...course[0], carry: frame.carry }));
 }
 

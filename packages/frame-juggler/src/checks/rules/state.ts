@@ -1,5 +1,5 @@
 import type { SourceLine } from '../../error.ts';
-import { placeOf, type Detail, type Evidence, type Sighting } from '../evidence.ts';
+import { placeOf, waitsForInput, type Detail, type Evidence, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf, type NotedCall } from '../watch.ts';
 
@@ -122,7 +122,7 @@ const unusedTransform: Rule = {
   cure: 'Call it first, or put it around what it is for: canvas.group({ translate: [160, 90] }, () => { … }).',
   find({ details, noted }) {
     // What it is for may wait for a press.
-    if (noted.asked.has('pointer') || noted.asked.has('keys')) return [];
+    if (waitsForInput(noted)) return [];
     const idle = new Map<string, Sighting | undefined>();
     for (const detail of details)
       for (const { call, isLate, used } of transformCalls(detail)) {

@@ -1,7 +1,7 @@
 import type { Box } from '../../geometry/box.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import { hypot } from '../../maths/power.ts';
-import { covers, lineOfTrack, type Evidence, type Sighting, type Track } from '../evidence.ts';
+import { covers, lineOfTrack, waitsForInput, type Evidence, type Sighting, type Track } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 
 /* What goes wrong from frame to frame. */
@@ -62,7 +62,7 @@ const nothingDrawn: Rule = {
   why: 'Every frame is the bare background.',
   cure: 'See whether the loop or the condition around the shapes is ever reached; canvas.clear wipes what was drawn before it.',
   find({ course, noted, details }) {
-    if (noted.asked.has('pointer') || noted.asked.has('keys')) return [];
+    if (waitsForInput(noted)) return [];
     if (course.some(({ order, background }) => order.length > 0 || background !== course[0].background)) return [];
     const wiped = details[0].log.calls.findLast(({ name }) => name === 'clear');
     const drew = details[0].log.calls.some(({ name, first, end }) => name !== 'clear' && end > first);
@@ -110,7 +110,7 @@ const nothingMoves: Rule = {
     const asks = timeWords.filter(
       (word) => noted.asked.has(word) && !(word === 'progress' && sketch.frames === Infinity),
     );
-    if (course.length < 3 || noted.asked.has('pointer') || noted.asked.has('keys')) return [];
+    if (course.length < 3 || waitsForInput(noted)) return [];
     if (!sketch.hasStep && asks.length === 0) return [];
     if (course.some((frame) => !isSameFrame(frame, { ...course[0], carry: frame.carry }))) return [];
     const what = sketch.hasStep ? 'step runs' : `paint asks for ${asks.join(' and ')}`;
