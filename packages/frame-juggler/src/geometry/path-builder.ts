@@ -123,6 +123,8 @@ function read(
   given: readonly unknown[],
   defaults: readonly number[] = [],
 ): readonly number[] {
+  // As nearly all calls are; outlines may have very many.
+  if (given.length === names.length && given.every(Number.isFinite)) return given as readonly number[];
   const numbers: number[] = [];
   for (const value of given) {
     const name = names[numbers.length];
