@@ -3,8 +3,11 @@
  * like it.
  */
 
+/** What words are called elsewhere, by what to write for them: lists of those, parted by spaces. */
+export type Kin = Readonly<Record<string, Readonly<Record<string, string>>>>;
+
 /** What our words are called elsewhere: in SVG, in CSS, on the HTML canvas, in plain English. Behind each what to write. */
-const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+const kin: Kin = {
   // Before a width: the canvas has one, and lineWidth does not mean it.
   style: {
     'style({ fill })': 'fill fillStyle color',
@@ -110,36 +113,6 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   normal: { normal: 'gaussian' },
   random: { 'random.int': 'randomInt randInt', 'random.between': 'rand randomFloat' },
   noise: { noise: 'perlin simplex' },
-  // What the library exports.
-  defineSketch: { defineSketch: 'sketch createSketch newSketch makeSketch' },
-  mix: { mix: 'lerp interpolate blend' },
-  remap: { remap: 'map mapRange rescale' },
-  clamp: { clamp: 'constrain limit' },
-  wrap: { wrap: 'mod modulo' },
-  colorMix: { 'rgb, hsl, oklch or colorMix': 'color', colorMix: 'mixColor mixColors blendColors' },
-  ramp: { ramp: 'palette gradient colorScale' },
-  hsl: { hsl: 'hsla' },
-  rgb: { rgb: 'rgba' },
-  gray: { gray: 'grayscale' },
-  swing: { swing: 'oscillate wave' },
-  zigzag: { zigzag: 'triangleWave' },
-  easing: { easing: 'ease easings easeIn easeOut easeInOut' },
-  keyframes: { keyframes: 'tween timeline animate animation' },
-  polar: { polar: 'fromAngle fromPolar polarToCartesian' },
-  heading: {
-    'Math.hypot(x2 - x1, y2 - y1)': 'distance dist',
-    heading: 'direction bearing angleTo angleBetween',
-  },
-  fromRadians: {
-    'degrees * Math.PI / 180, or polar({ angle, distance })': 'toRadians radians degToRad degreesToRadians',
-    fromRadians: 'toDegrees degrees radToDeg radiansToDegrees',
-  },
-  asset: {
-    'asset.picture': 'loadPicture loadImage image',
-    'asset.font': 'loadFont font',
-    'asset.json': 'loadJson json',
-    'asset.table': 'loadTable loadCsv table csv',
-  },
   // Dials and assets.
   number: { number: 'slider range float int' },
   toggle: { toggle: 'boolean bool checkbox switch' },
@@ -164,9 +137,9 @@ const kin: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 };
 
 /** Another word for one of `choices`, as it is written there. */
-export function kinOf(word: string, choices: readonly string[]): string | undefined {
+export function kinOf(word: string, choices: readonly string[], table = kin): string | undefined {
   const sought = word.toLowerCase();
-  for (const [choice, known] of Object.entries(kin))
+  for (const [choice, known] of Object.entries(table))
     if (choices.includes(choice))
       for (const [written, words] of Object.entries(known))
         if (words.toLowerCase().split(' ').includes(sought)) return written;

@@ -1,7 +1,7 @@
 import { colorNames } from '../paint/color-names.ts';
 import { kinOf, nearest, suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
-import { canvasNames, libraryNames, momentNames } from './library-names.ts';
+import { canvasNames, exportKin, libraryNames, momentNames } from './library-names.ts';
 import type { Sketch } from './sketch.ts';
 
 /*
@@ -101,7 +101,7 @@ export function hintForName(name: string): string {
   const kin = kinOf(name, momentNames.filter((own) => own !== 'frame')); // prettier-ignore
   const near = kin ?? (name.length < 4 ? undefined : nearest(name, allNames, 1));
   if (near !== undefined) return meant(near);
-  const ours = kinOf(name, libraryNames);
+  const ours = kinOf(name, libraryNames, exportKin);
   return `declare ${name}, or import it${ours === undefined ? '' : `; ${meant(ours)}`}`;
 }
 
@@ -110,7 +110,9 @@ export function hintForImport(name: string): string {
   const known = ownerOf(name);
   if (known !== undefined) return known;
   const near = kinOf(name, momentNames);
-  return near === undefined ? suggest(name, libraryNames) : meant(near);
+  if (near !== undefined) return meant(near);
+  const ours = kinOf(name, libraryNames, exportKin);
+  return ours === undefined ? suggest(name, libraryNames) : `did you mean ${JSON.stringify(ours)}?`;
 }
 
 const allNames = [...momentNames, ...canvasNames, ...libraryNames];

@@ -1,3 +1,5 @@
+import type { Kin } from '../suggest.ts';
+
 /*
  * What a sketch can ask for by name, for messages about a name that is not imported or misspelt. To ask the library
  * itself would have every page load all of it; a test holds the lists to it.
@@ -16,6 +18,39 @@ export const libraryNames = words(`
   readColor readTrack remap renderPicture required rgb rules scenes seededNoise seededRandom sketchLine smoothstep
   spring swing textOutline titledAfter transformInWords wrap writeSvg writeTrack zigzag
 `);
+
+/** What the exports are called elsewhere, behind each what to write. */
+export const exportKin: Kin = {
+  defineSketch: { defineSketch: 'sketch createSketch newSketch makeSketch' },
+  mix: { mix: 'lerp interpolate blend' },
+  remap: { remap: 'map mapRange rescale' },
+  clamp: { clamp: 'constrain limit' },
+  wrap: { wrap: 'mod modulo' },
+  colorMix: { 'rgb, hsl, oklch or colorMix': 'color', colorMix: 'mixColor mixColors blendColors' },
+  ramp: { ramp: 'palette gradient colorScale' },
+  hsl: { hsl: 'hsla' },
+  rgb: { rgb: 'rgba' },
+  gray: { gray: 'grayscale' },
+  swing: { swing: 'oscillate wave' },
+  zigzag: { zigzag: 'triangleWave' },
+  easing: { easing: 'ease easings easeIn easeOut easeInOut' },
+  keyframes: { keyframes: 'tween timeline animate animation' },
+  polar: { polar: 'fromAngle fromPolar polarToCartesian' },
+  heading: {
+    'Math.hypot(x2 - x1, y2 - y1)': 'distance dist',
+    heading: 'direction bearing angleTo angleBetween',
+  },
+  fromRadians: {
+    'degrees * Math.PI / 180, or polar({ angle, distance })': 'toRadians radians degToRad degreesToRadians',
+    fromRadians: 'toDegrees degrees radToDeg radiansToDegrees',
+  },
+  asset: {
+    'asset.picture': 'loadPicture loadImage image',
+    'asset.font': 'loadFont font',
+    'asset.json': 'loadJson json',
+    'asset.table': 'loadTable loadCsv table csv',
+  },
+};
 
 /** What a moment holds. */
 export const momentNames = words(`
