@@ -132,7 +132,7 @@ const hostRoots = [plainPath(import.meta.url.replace(/[^/]*$/, ''))];
 /** What was found out of files: whether they are a sketch's. */
 const sketchFiles = new Map<string, boolean>();
 /** A place in a row of a stack trace: a URL, or a path, which may have spaces and parentheses in its names. */
-const framePattern = /(?:^|[\s(@])(?:blob:)?((?:file|https?):\/\/\S+?|(?:\/|[A-Za-z]:\\).+?):(\d+):(\d+)(?=[),\s]|$)/;
+const framePattern = /(?:^|[\s(@:])(\w+:\/\/\S+?|(?:\/|\w:\\).+?):(\d+):(\d+)(?![^),\s])/;
 
 /** Tells that the code below a folder (as a URL that ends in `/`) is a host's, so that no error is placed there. */
 export function addHostCode(root: string): void {

@@ -111,8 +111,6 @@ const kin: Kin = {
   pick: { pick: 'choice choose sample element' },
   likely: { likely: 'chance bool boolean coin' },
   normal: { normal: 'gaussian' },
-  random: { 'random.int': 'randomInt randInt', 'random.between': 'rand randomFloat' },
-  noise: { noise: 'perlin simplex' },
   // Dials and assets.
   number: { number: 'slider range float int' },
   toggle: { toggle: 'boolean bool checkbox switch' },

@@ -99,7 +99,7 @@ export function hintForName(name: string): string {
   // frame's number is called, such as count, is a sketch's own more often than not; and so is a word for what the
   // library does by another.
   const kin = kinOf(name, momentNames.filter((own) => own !== 'frame')); // prettier-ignore
-  const near = kin ?? (name.length < 4 ? undefined : nearest(name, allNames, 1));
+  const near = kin ?? kinOf(name, momentNames, exportKin) ?? (name.length < 4 ? undefined : nearest(name, allNames, 1));
   if (near !== undefined) return meant(near);
   const ours = kinOf(name, libraryNames, exportKin);
   return `declare ${name}, or import it${ours === undefined ? '' : `; ${meant(ours)}`}`;
@@ -109,7 +109,7 @@ export function hintForName(name: string): string {
 export function hintForImport(name: string): string {
   const known = ownerOf(name);
   if (known !== undefined) return known;
-  const near = kinOf(name, momentNames);
+  const near = kinOf(name, momentNames) ?? kinOf(name, momentNames, exportKin);
   if (near !== undefined) return meant(near);
   const ours = kinOf(name, libraryNames, exportKin);
   return ours === undefined ? suggest(name, libraryNames) : `did you mean ${JSON.stringify(ours)}?`;

@@ -19,8 +19,10 @@ export const libraryNames = words(`
   spring swing textOutline titledAfter transformInWords wrap writeSvg writeTrack zigzag
 `);
 
-/** What the exports are called elsewhere, behind each what to write. */
+/** What the exports, and what a moment holds, are called elsewhere where they are imported, behind each what to write. */
 export const exportKin: Kin = {
+  random: { 'random.int': 'randomInt randInt', 'random.between': 'rand randomFloat' },
+  noise: { noise: 'perlin simplex' },
   defineSketch: { defineSketch: 'sketch createSketch newSketch makeSketch' },
   mix: { mix: 'lerp interpolate blend' },
   remap: { remap: 'map mapRange rescale' },
