@@ -55,6 +55,7 @@ test('a strip of values says which of them cannot be', async () => {
     for (const vary of [{ raech: [1] }, { reach: [] }, { reach: 3 }, {}, { reach: [20] }, { lamp: ['glod'] }])
       await strip(sketch, { vary }).catch(({ message }) => console.log(message));
     await strip(sketch, { vary: { reach: [1] }, frames: [1, 2] }).catch(({ message }) => console.log(message));
+    await strip(sketch, { frames: [1, 2], seconds: [1, 2] }).catch(({ message }) => console.log(message));
     const long = await strip(sketch, { vary: { lamp: ['rgb(200, 30, 40)', 'teal'], reach: [2, 8] }, tile: 60 });
     console.log(long.length > 0);`);
   expect(said.split('\n')).toEqual([
@@ -66,6 +67,9 @@ test('a strip of values says which of them cannot be', async () => {
     expect.stringMatching(/^strip: vary: lamp "glod" is not a color; did you mean "gold"/),
     expect.stringMatching(
       /^a strip of several values cannot have several frames, too; expected frame, the number of one/,
+    ),
+    expect.stringMatching(
+      /^a strip is told in two ways which frames it has; expected one of frame, frames, pick and seconds/,
     ),
     'true',
   ]);

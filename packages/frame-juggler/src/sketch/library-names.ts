@@ -19,14 +19,14 @@ export const libraryNames = words(`
   spring swing textOutline titledAfter transformInWords wrap writeSvg writeTrack zigzag
 `);
 
-/** What the exports, and what a moment holds, are called elsewhere where they are imported, behind each what to write. */
+/** What exports and parts of a moment are called elsewhere, in words of the trade; behind each what to write. */
 export const exportKin: Kin = {
   random: { 'random.int': 'randomInt randInt', 'random.between': 'rand randomFloat' },
   noise: { noise: 'perlin simplex' },
-  defineSketch: { defineSketch: 'sketch createSketch newSketch makeSketch' },
+  defineSketch: { defineSketch: 'sketch newSketch makeSketch' },
   mix: { mix: 'lerp interpolate blend' },
   remap: { remap: 'map mapRange rescale' },
-  clamp: { clamp: 'constrain limit' },
+  clamp: { clamp: 'limit confine' },
   wrap: { wrap: 'mod modulo' },
   colorMix: { 'rgb, hsl, oklch or colorMix': 'color', colorMix: 'mixColor mixColors blendColors' },
   ramp: { ramp: 'palette gradient colorScale' },
@@ -39,7 +39,7 @@ export const exportKin: Kin = {
   keyframes: { keyframes: 'tween timeline animate animation' },
   polar: { polar: 'fromAngle fromPolar polarToCartesian' },
   heading: {
-    'Math.hypot(x2 - x1, y2 - y1)': 'distance dist',
+    'Math.hypot(x2 - x1, y2 - y1)': 'distance',
     heading: 'direction bearing angleTo angleBetween',
   },
   fromRadians: {
@@ -47,10 +47,10 @@ export const exportKin: Kin = {
     fromRadians: 'toDegrees degrees radToDeg radiansToDegrees',
   },
   asset: {
-    'asset.picture': 'loadPicture loadImage image',
+    'asset.picture': 'loadPicture image',
     'asset.font': 'loadFont font',
-    'asset.json': 'loadJson json',
-    'asset.table': 'loadTable loadCsv table csv',
+    'asset.json': 'json',
+    'asset.table': 'table csv',
   },
 };
 
