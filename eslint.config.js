@@ -7,7 +7,7 @@ import { builtinModules } from 'node:module';
 /*
  * The core knows neither the DOM nor Node (tsconfig.core.json leaves their types out), and data flows one way through
  * it: sketch → run → canvas → frame → surface. Each folder of the library may import only from itself, from `error`,
- * from `schema` and from the folders named here; which is also how no import comes round in a circle.
+ * from `source-line`, `schema` and the folders named here; which is also how no import comes round in a circle.
  */
 const arrows = {
   maths: [],

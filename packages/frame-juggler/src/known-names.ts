@@ -1,4 +1,5 @@
-import { fail, isCalledBySketch, show } from './error.ts';
+import { fail, show } from './error.ts';
+import { isCalledBySketch } from './source-line.ts';
 import { suggest } from './suggest.ts';
 
 /** What the language itself and page libraries look for in whatever they are handed. */

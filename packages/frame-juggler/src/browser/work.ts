@@ -1,5 +1,5 @@
 import type { View } from '../canvas/view.ts';
-import type { SourceLine } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import type { InputEvent } from '../sketch/input.ts';
 import type { InputTrack } from '../sketch/input-track.ts';
 import type { Sketch } from '../sketch/sketch.ts';

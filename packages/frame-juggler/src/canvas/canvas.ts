@@ -1,4 +1,5 @@
-import { fail, sketchLine, type SourceLine } from '../error.ts';
+import { fail } from '../error.ts';
+import { sketchLine, type SourceLine } from '../source-line.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameWriter } from '../frame/writer.ts';
 import { onlyKnown } from '../known-names.ts';

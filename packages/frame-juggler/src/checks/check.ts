@@ -1,4 +1,5 @@
-import { fail, type SourceLine } from '../error.ts';
+import { fail } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import { suggest } from '../suggest.ts';
 import { clip, wrapLines } from '../review/table.ts';
 import { count, fileName } from '../review/explain.ts';

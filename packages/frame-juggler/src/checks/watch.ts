@@ -1,5 +1,5 @@
 import type { Canvas } from '../canvas/canvas.ts';
-import { sketchLine, type SourceLine } from '../error.ts';
+import { sketchLine, type SourceLine } from '../source-line.ts';
 import type { Pointer } from '../sketch/input.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
 import { lettering } from '../text/lettering.ts';

@@ -1,4 +1,4 @@
-import type { SourceLine } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import type { Matrix } from '../geometry/matrix.ts';
 import type { Cap, Join } from '../geometry/pen.ts';
 import type { BlendMode } from '../paint/blend.ts';

@@ -1,4 +1,4 @@
-import type { SourceLine } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import type { FillRule } from '../geometry/fill-rule.ts';
 import type { Matrix } from '../geometry/matrix.ts';
 import type { Path } from '../geometry/path.ts';

@@ -1,4 +1,5 @@
-import { fail, type SourceLine } from '../error.ts';
+import { fail } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import type { Matrix } from '../geometry/matrix.ts';
 import { PathWriter } from '../geometry/path-writer.ts';
 import type { Fill } from '../paint/paint.ts';

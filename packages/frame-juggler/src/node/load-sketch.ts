@@ -1,7 +1,8 @@
 import { readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { SketchError, type SourceLine } from '../error.ts';
+import { SketchError } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import { asLoadError, missingExport } from '../sketch/load-error.ts';
 import { isSketch, titledAfter, type Sketch } from '../sketch/sketch.ts';
 import { kindOf } from '../schema/kind.ts';

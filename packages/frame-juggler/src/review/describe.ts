@@ -1,5 +1,5 @@
 import { givenMatrix } from '../geometry/given-matrix.ts';
-import type { SourceLine } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import type { Frame } from '../frame/frame.ts';
 import type { Group, Item, ItemPaint } from '../frame/reader.ts';
 import type { Box } from '../geometry/box.ts';

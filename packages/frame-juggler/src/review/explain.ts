@@ -1,4 +1,4 @@
-import type { SourceLine } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import type { Frame } from '../frame/frame.ts';
 import type { Box } from '../geometry/box.ts';
 import { short } from '../geometry/write-path-data.ts';

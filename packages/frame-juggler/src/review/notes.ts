@@ -1,4 +1,4 @@
-import type { SourceLine } from '../error.ts';
+import type { SourceLine } from '../source-line.ts';
 import type { Frame } from '../frame/frame.ts';
 import { itemsInWords, type Hidden, type ItemInWords } from './describe.ts';
 import { isSameFrame } from './same-frame.ts';

@@ -1,4 +1,4 @@
-import type { SourceLine } from '../../error.ts';
+import type { SourceLine } from '../../source-line.ts';
 import { placeOf, waitsForInput, type Detail, type Evidence, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf, type NotedCall } from '../watch.ts';
