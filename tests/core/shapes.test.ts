@@ -290,13 +290,14 @@ describe('shapes', () => {
     const heightsOf = (viewBox: readonly [number, number, number, number], yAxis: 'up' | 'down'): [number, number] => {
       const view = makeView(160, 90, { viewBox, yAxis });
       const canvas = new Canvas({ width: 160, height: 90, density: 1, background: 0, carry: 0, view });
-      canvas.grid({ spacing: [40, 45] });
-      const items = itemsOf(canvas.finish());
-      const boxOf = (...texts: string[]): Box => {
-        const number = items.find(({ text }) => texts.includes(text!))!;
-        return pathBox(number.path, multiply(view.matrix, number.transform));
-      };
-      const { top, bottom } = boxOf('40', '-40');
+      canvas.grid({ spacing: [80, 45] });
+      const numbers = [...itemsOf(canvas.finish())].filter(({ text }) => text !== undefined);
+      const boxes = numbers.map(({ path, transform }) => pathBox(path, multiply(view.matrix, transform)));
+      const apart = (a: Box, b: Box): boolean => a.right < b.left || b.right < a.left || a.bottom < b.top || b.bottom < a.top; // prettier-ignore
+      expect(boxes.filter(({ left, right, top, bottom }) => left < 0 || right > 160 || top < 0 || bottom > 90)).toEqual([]); // prettier-ignore
+      expect(boxes.filter((one, i) => boxes.slice(0, i).some((other) => !apart(one, other)))).toEqual([]);
+      const boxOf = (...texts: string[]): Box => boxes[numbers.findIndex(({ text }) => texts.includes(text!))];
+      const { top, bottom } = boxOf('80', '-80');
       besides.push(Math.round(boxOf('45', '-45').left));
       return [Math.round(top), Math.round(bottom)];
     };
@@ -307,6 +308,7 @@ describe('shapes', () => {
     expect(heightsOf([-80, -45, 160, 90], 'up')).toEqual([48, 55]);
     // To the right of the y axis, or to its left where that is the canvas's edge.
     expect(besides).toEqual([4, 4, 142, 84]);
+    expect(heightsOf([10, 20, 160, 90], 'down')).toEqual([3, 10]);
   });
 
   test('a grid without a spacing has twelve steps or fewer along its longer side, each a round number', async () => {
@@ -318,6 +320,18 @@ describe('shapes', () => {
     };
     expect([90, 120, 121, 240, 241, 600, 601, 0.9].map((width) => stepOf([width, width / 2]))).toEqual([10, 10, 20, 20, 50, 50, 100, 0.1]); // prettier-ignore
     expect(stepOf([60, 130])).toBe(20);
+  });
+
+  test('a grid has the lines of its ends, where its spacing is no exact number too', async () => {
+    const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
+    await loadFonts(['regular']);
+    const columnsOf = (from: number, to: number, spacing: number): string[] => {
+      const { items } = record((canvas) => canvas.grid({ from: [from, 0], to: [to, spacing / 2], spacing }));
+      return items.flatMap(({ text }) => text ?? []);
+    };
+    expect(columnsOf(0, 0.3, 0.1)).toEqual(['0', '0.1', '0.2', '0.3']);
+    expect(columnsOf(-0.3, 0.15, 0.1)).toEqual(['-0.3', '-0.2', '-0.1', '0', '0.1']);
+    expect(columnsOf(0.7, 1.1, 0.1)).toEqual(['0.7', '0.8', '0.9', '1', '1.1']);
   });
 
   test('a grid rules the whole canvas, wherever its view box begins', () => {

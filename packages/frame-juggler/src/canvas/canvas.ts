@@ -35,7 +35,14 @@ import {
   type Point,
 } from '../schema/point.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
-import { addGridLines, gridNumbers, gridOptions, layOutGrid, type GridOptions } from '../shapes/grid.ts';
+import {
+  addGridLines,
+  gridNumbers,
+  gridOptions,
+  layOutGrid,
+  type GridNumber,
+  type GridOptions,
+} from '../shapes/grid.ts';
 import { shapes } from '../shapes/index.ts';
 import type { Outline, ShapeKind, Surroundings } from '../shapes/kind.ts';
 import { isOwnShape, type OwnShape } from '../shapes/own.ts';
@@ -115,7 +122,14 @@ const body = callable<(canvas: Canvas) => void>('a function: () => { … }');
 /** The color of a grid by default: it shows on light and on dark. */
 const gridColors = { lines: pack(128, 128, 128, 110), axes: pack(128, 128, 128, 230) };
 /** How far from its axis a number of a grid stands, by its anchor, in pixels. */
-const gridGaps = { 'top-left': [3, 3], 'bottom-left': [3, -3], left: [4, 0], right: [-4, 0] } as const;
+const gridGaps = {
+  left: [4, 0],
+  right: [-4, 0],
+  'top-left': [4, 3],
+  'top-right': [-4, 3],
+  'bottom-left': [4, -3],
+  'bottom-right': [-4, -3],
+} as const satisfies Record<GridNumber['anchor'], Pair>;
 
 /** The canvas on which a frame is recorded. */
 export interface CanvasSetup {
@@ -249,7 +263,7 @@ export class Canvas {
       if (numbers === false) return;
       this.styleInForce = plainStyle(gridColors.axes, undefined);
       const { up } = this.surroundings;
-      for (const { at, anchor, text } of gridNumbers(layout, up)) {
+      for (const { at, anchor, text } of gridNumbers(layout, up, unit)) {
         const [dx, dy] = gridGaps[anchor];
         this.putText(
           call,

@@ -23,6 +23,8 @@ export const gridOptions = schemaOf(table, '{ spacing: 50 }');
 export interface GridLayout {
   readonly columns: readonly number[];
   readonly rows: readonly number[];
+  /** From one column to the next. */
+  readonly step: number;
   readonly left: number;
   readonly top: number;
   readonly right: number;
@@ -42,7 +44,15 @@ export function layOutGrid(options: GridOptions, canvas: Omit<Surroundings, 'up'
   const [left, top, right, bottom] = [Math.min(x0, x1), Math.min(y0, y1), Math.max(x0, x1), Math.max(y0, y1)];
   const suiting = roundStep(Math.max(right - left, bottom - top) / 12);
   const [stepX, stepY] = bothOf(options.spacing ?? suiting);
-  return { columns: multiples(left, right, stepX), rows: multiples(top, bottom, stepY), left, top, right, bottom };
+  return {
+    columns: multiples(left, right, stepX),
+    rows: multiples(top, bottom, stepY),
+    step: stepX,
+    left,
+    top,
+    right,
+    bottom,
+  };
 }
 
 /** Writes a grid's lines: those through 0, which are its axes, or the others. */
@@ -62,23 +72,37 @@ export function addGridLines(
 /** A number on an axis of a grid, and the point of its box that is next to the axis. */
 export interface GridNumber {
   readonly at: Pair;
-  readonly anchor: 'top-left' | 'bottom-left' | 'left' | 'right';
+  readonly anchor: `${'top-' | 'bottom-' | ''}${'left' | 'right'}`;
   readonly text: string;
 }
 
+/** The room that a number of a grid takes, with its distance from the axis, in pixels. */
+const numberRoom = { digit: 6, gap: 4, halfHeight: 4 };
+
 /**
  * The numbers of a grid: along its axes, or along its sides where it does not hold those. They stand below the x axis
- * and to the right of the y axis, or on the other side where that would be outside.
+ * and to the right of the y axis, or on the other side where that would be outside; near its ends within it where there
+ * is room, so that a grid over the canvas shows all of them whole.
+ * @param pixel the length of a pixel in the grid's units
  */
-export function gridNumbers({ columns, rows, left, top, right, bottom }: GridLayout, up: boolean): GridNumber[] {
+export function gridNumbers(layout: GridLayout, up: boolean, pixel: number): GridNumber[] {
+  const { columns, rows, step, left, top, right, bottom } = layout;
+  const [highest, lowest] = up ? [bottom, top] : [top, bottom];
   const axisY = Math.min(bottom, Math.max(top, 0));
   const axisX = Math.min(right, Math.max(left, 0));
-  const anchorX = axisY === (up ? top : bottom) ? 'bottom-left' : 'top-left';
-  const anchorY = axisX === right ? 'right' : 'left';
-  return [
-    ...columns.map((x): GridNumber => ({ at: [x, axisY], anchor: anchorX, text: shortNumber(x) })),
-    ...rows.filter((y) => y !== 0).map((y): GridNumber => ({ at: [axisX, y], anchor: anchorY, text: shortNumber(y) })),
-  ];
+  const columnNumber = (x: number): GridNumber => {
+    const text = shortNumber(x);
+    const room = (text.length * numberRoom.digit + numberRoom.gap) * pixel;
+    const side = x + room > right && step > 2 * room ? 'right' : 'left';
+    return { at: [x, axisY], anchor: `${axisY === lowest ? 'bottom' : 'top'}-${side}`, text };
+  };
+  const rowNumber = (y: number): GridNumber => {
+    const isAt = (end: number): boolean => Math.abs(y - end) < numberRoom.halfHeight * pixel;
+    const end = isAt(lowest) ? 'bottom-' : isAt(highest) ? 'top-' : '';
+    return { at: [axisX, y], anchor: `${end}${axisX === right ? 'right' : 'left'}`, text: shortNumber(y) };
+  };
+  // Where the axes meet, one number is enough.
+  return [...columns.map(columnNumber), ...rows.filter((y) => y !== axisY).map(rowNumber)];
 }
 
 /** 1, 2 or 5 times a power of ten, at least `length`. */
@@ -98,9 +122,10 @@ function multiples(from: number, to: number, step: number): number[] {
       problem: `gives more than ${maxLines} lines`,
       expected: 'expected a wider one',
     });
-  const first = Math.ceil(from / step);
-  const count = Math.floor(to / step) - first + 1;
-  return Array.from({ length: Math.max(0, count) }, (_, i) => (first + i) * step);
+  // 0.3 / 0.1 is a little less than 3, and 3 * 0.1 a little more than 0.3: the lines at the ends are neither lost nor moved.
+  const first = Math.ceil(from / step - 1e-9);
+  const count = Math.floor(to / step + 1e-9) - first + 1;
+  return Array.from({ length: Math.max(0, count) }, (_, i) => Math.min(to, Math.max(from, (first + i) * step)));
 }
 
 function shortNumber(value: number): string {
