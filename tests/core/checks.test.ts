@@ -92,6 +92,30 @@ test('a paint that changes the state is found where the picture does not show it
   expect(findings.map(({ name, seen }) => [name, seen])).toEqual([['paint-changes', 'paint changes state.seen[0].times']]); // prettier-ignore
 });
 
+test('a step that leaves the state as it was is told from one whose state is not drawn', async () => {
+  interface Boat {
+    x: number;
+  }
+  const told = async (step: (state: Boat) => Boat | void): Promise<string> => {
+    const { findings } = await check(
+      defineSketch({
+        canvas: { width: 320, height: 180 },
+        start: (): Boat => ({ x: 60 }),
+        step,
+        paint: (canvas) => canvas.circle({ at: [80, 90], radius: 20, fill: 'teal' }),
+      }) as Sketch,
+      false,
+    );
+    return findings.map((finding) => `${finding.name}: ${finding.seen}`).join();
+  };
+  const lost = 'nothing-moves: step runs but leaves the state as it was, and all 40 frames are the same';
+  expect(await told((state) => void (state = { x: state.x + 1 }))).toBe(lost);
+  expect(await told(({ x }) => void x++)).toBe(lost);
+  const other = 'nothing-moves: step runs, and all 40 frames are the same';
+  expect(await told((state) => void (state.x += 1))).toBe(other);
+  expect(await told((state) => ({ ...state }))).toBe(other);
+});
+
 test('a picture that paint writes anew in each frame does no harm; one that keeps what was written does', async () => {
   const written = async (paint: (picture: Picture, frame: number) => void): Promise<string[]> => {
     const sketch = defineSketch({

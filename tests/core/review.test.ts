@@ -8,14 +8,19 @@ import {
   explainFrame,
   frameDifferenceLines,
   frameInWords,
+  Picture,
   rasterize,
   Run,
   type Canvas,
   type CircleOptions,
   type ExplainWish,
   type Frame,
+  type ItemChange,
+  type RectOptions,
+  type ShapeOptions,
 } from '../../packages/frame-juggler/src/index.ts';
-import { record } from '../helpers.ts';
+import { comparePictures, pictureDifferenceInWords } from '../../packages/frame-juggler/src/review/compare-pictures.ts';
+import { errorOf, record } from '../helpers.ts';
 
 /* What is told of a frame: what can be seen of each item, what a frame holds in words, and what two differ in. */
 
@@ -245,5 +250,123 @@ describe('the difference of two frames', () => {
     expect(changes.buoy).toMatchObject({ moved: [3, -4] });
     expect(changes.crate).toMatchObject({ repainted: true });
     expect(changed.filter(({ reordered }) => reordered).length).toBe(1);
+  });
+
+  test('pairs each item with one alone, and calls as few as can be drawn in another order', () => {
+    const drawn = fc.shuffledSubarray(['a', 'b', 'c', 'd', 'e', 'f', 'a'], { minLength: 1 });
+    const frameOf = (labels: readonly string[]): Frame =>
+      record((canvas) => labels.forEach((label) => canvas.circle({ at: [9, 9], radius: 4, label })));
+    /** The most labels of the first that stand in the second in the same order: what stays where it is. */
+    const inOrder = ([first, ...rest]: readonly string[], other: readonly string[]): number => {
+      if (first === undefined) return 0;
+      const found = other.indexOf(first);
+      const with_ = found < 0 ? 0 : 1 + inOrder(rest, other.slice(found + 1));
+      return Math.max(with_, inOrder(rest, other));
+    };
+    fc.assert(
+      fc.property(drawn, drawn, (one, other) => {
+        const { added, gone, changed, same } = compareFrames(frameOf(one), frameOf(other));
+        const left = (labels: readonly string[], taken: readonly string[]): string[] => {
+          const free = [...taken];
+          return labels.filter((label) => !free.includes(label) || !free.splice(free.indexOf(label), 1)).sort();
+        };
+        expect(added.map(({ label }) => label).sort()).toEqual(left(other, one));
+        expect(gone.map(({ label }) => label).sort()).toEqual(left(one, other));
+        expect(same).toBeLessThanOrEqual(inOrder(one, other));
+        // Of two of one name, the first answers to the first, though the second may be where it was.
+        if ([one, other].every((labels) => new Set(labels).size === labels.length))
+          expect(same).toBe(inOrder(one, other));
+        expect(changed.length + same + gone.length).toBe(one.length);
+      }),
+    );
+  });
+
+  test('tells what grew, shrank or was turned about its middle from what has only moved', () => {
+    const told = (after: Partial<RectOptions>): unknown => {
+      const draw = (options: Partial<RectOptions & ShapeOptions>): Frame =>
+        record((canvas) => canvas.rect({ at: [50, 50], size: [20, 10], ...options } as RectOptions));
+      const [{ moved, reshaped } = {} as ItemChange] = compareFrames(draw({}), draw(after)).changed;
+      return [moved, reshaped];
+    };
+    expect(told({ at: [50, 53] })).toEqual([[0, 3], undefined]);
+    expect(told({ size: [22, 10] })).toEqual([undefined, true]);
+    expect(told({ size: [20, 9] })).toEqual([undefined, true]);
+    expect(told({ size: [22, 10], at: [51, 50] })).toEqual([[1, 0], true]);
+    // Another outline in the same box.
+    expect(told({ corners: 3 })).toEqual([undefined, true]);
+    const turned = told({ rotate: 180 } as Partial<RectOptions>);
+    expect(turned).toEqual([undefined, true]);
+    expect(told({})).toEqual([undefined, undefined]);
+  });
+});
+
+describe('the difference of two pictures', () => {
+  const [width, height] = [9, 5];
+  const blank = (across: number, down: number): Picture => new Picture(across, down, new Uint8Array(across * down * 4).fill(255)); // prettier-ignore
+  const written = (pixels: readonly { x: number; y: number; level: number }[]): Picture => {
+    const made = blank(width, height);
+    for (const { x, y, level } of pixels) made.data[(y * width + x) * 4 + 1] = level;
+    return made;
+  };
+  const pixels = fc.uniqueArray(
+    fc.record({
+      x: fc.integer({ min: 0, max: width - 1 }),
+      y: fc.integer({ min: 0, max: height - 1 }),
+      level: fc.integer({ min: 0, max: 200 }),
+    }),
+    { selector: ({ x, y }) => y * width + x, maxLength: 6 },
+  );
+
+  test('counts and marks the pixels that differ, and tells their box and how far they are apart', () => {
+    fc.assert(
+      fc.property(pixels, (differing) => {
+        const found = comparePictures(written([]), written(differing));
+        const xs = differing.map(({ x }) => x);
+        const ys = differing.map(({ y }) => y);
+        expect(found).toMatchObject({
+          pixels: differing.length,
+          share: differing.length / 45,
+          furthest: Math.max(0, ...differing.map(({ level }) => 255 - level)),
+        });
+        expect(found.box).toEqual(
+          differing.length === 0
+            ? undefined
+            : { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs) + 1, bottom: Math.max(...ys) + 1 },
+        );
+        const { data } = found.marked;
+        const isMarked = (x: number, y: number): boolean => data[(y * width + x) * 4] !== data[(y * width + x) * 4 + 1];
+        const marked = Array.from({ length: 45 }, (_, i) => isMarked(i % width, Math.floor(i / width)));
+        expect(marked.filter(Boolean).length).toBe(differing.length);
+        expect(differing.every(({ x, y }) => isMarked(x, y))).toBe(true);
+      }),
+    );
+  });
+
+  test('leaves out what is closer than the threshold', () => {
+    const after = written([
+      { x: 1, y: 1, level: 250 },
+      { x: 4, y: 2, level: 0 },
+    ]);
+    expect(comparePictures(written([]), after, 0.5).box).toEqual({ left: 4, top: 2, right: 5, bottom: 3 });
+  });
+
+  test('is told in words', () => {
+    const inWords = (...levels: readonly number[]): string =>
+      pictureDifferenceInWords(comparePictures(written([]), written(levels.map((level, x) => ({ x, y: 3, level })))));
+    expect(inWords()).toBe('No pixel differs.');
+    expect(inWords(55)).toBe('1 pixel differs (2.22 %), between 0, 3 and 1, 4, by up to 200 of 255.');
+    expect(inWords(205, 155)).toBe('2 pixels differ (4.44 %), between 0, 3 and 2, 4, by up to 100 of 255.');
+    const one = { pixels: 1, share: 1 / 20_000, box: { left: 0, top: 0, right: 1, bottom: 1 }, furthest: 9 };
+    expect(pictureDifferenceInWords(one)).toMatch('(less than 0.01 %)');
+  });
+
+  test('needs two pictures of one size', () => {
+    for (const [other, part] of [
+      [blank(9, 6), '9 × 5 and 9 × 6'],
+      [blank(8, 5), '9 × 5 and 8 × 5'],
+      ['harbor.png' as unknown as Picture, 'after "harbor.png" is not a picture'],
+    ] as const)
+      expect(errorOf(() => comparePictures(written([]), other))).toMatch(part);
+    expect(errorOf(() => comparePictures(7 as unknown as Picture, written([])))).toMatch('before 7 is not a picture');
   });
 });

@@ -40,3 +40,9 @@ export function firstChange(before: Ways | undefined, after: Ways | undefined): 
   for (const [way, value] of after) if (!before.has(way) || !Object.is(before.get(way), value)) return way;
   return undefined;
 }
+
+/** Whether a state has other values than before, or other pixels in one of its pictures. */
+export function isChanged(before: StateValues, after: StateValues | undefined): boolean {
+  const parts = ['values', 'pictures'] as const;
+  return parts.some((part) => firstChange(before[part], after?.[part]) !== undefined);
+}

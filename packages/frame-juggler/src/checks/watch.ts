@@ -4,7 +4,7 @@ import type { Pointer } from '../sketch/input.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
 import { lettering } from '../text/lettering.ts';
 import { needsOf } from '../text/needs.ts';
-import { firstChange, valuesOf } from './state-values.ts';
+import { firstChange, isChanged, valuesOf } from './state-values.ts';
 import { restyleText, type TextStyle, type TextStyleOptions } from '../text/style.ts';
 
 /*
@@ -80,6 +80,8 @@ export class Noted {
   readonly engine: { readonly call: string; readonly line: SourceLine | undefined }[] = [];
   /** The angles that `Math.sin` and its kin were given, but for 0. */
   readonly angles: { readonly call: string; readonly angle: number; readonly line: SourceLine | undefined }[] = [];
+  /** Whether a step has changed the state, or returned another. */
+  moved = false;
   /** The first place of the state that a paint has changed, where one has. */
   changed: string | undefined;
   /** The first picture of the state that a paint has written to, where one has. Written whole, it does no harm. */
@@ -93,7 +95,15 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
   const { start, step } = sketch;
   return withParts(sketch, {
     start: (moment) => throughEngine(noted, () => start(watchedMoment(moment, noted))),
-    step: step && ((state, moment) => throughEngine(noted, () => step(state, watchedMoment(moment, noted)))),
+    step:
+      step &&
+      ((state, moment) => {
+        const before = noted.moved ? undefined : valuesOf(state);
+        const next = throughEngine(noted, () => step(state, watchedMoment(moment, noted)));
+        // A state that is too large to be looked at is taken to change.
+        noted.moved ||= before === undefined || next !== undefined || isChanged(before, valuesOf(state));
+        return next;
+      }),
     // Without parameters of its own, as it is not known here whether the sketch's paint takes a state.
     paint(...[canvas, moment, state]) {
       const stage = { over: false };

@@ -104,7 +104,7 @@ const nothingMoves: Rule = {
   name: 'nothing-moves',
   title: 'Nothing moves',
   why: 'The sketch steps or reads the time, but every frame is the same.',
-  cure: 'Make paint use what changes: the state that step updates, or seconds. For a single picture, set still: true.',
+  cure: 'Have step change the values in the state, state.x += 40 * delta, or return a new state, and paint use them; or use seconds. For a single picture, set still: true.',
   find({ course, noted, sketch, details }) {
     // Progress that stays 0 is a finding of its own.
     const asks = timeWords.filter(
@@ -113,7 +113,8 @@ const nothingMoves: Rule = {
     if (course.length < 3 || waitsForInput(noted)) return [];
     if (!sketch.hasStep && asks.length === 0) return [];
     if (course.some((frame) => !isSameFrame(frame, { ...course[0], carry: frame.carry }))) return [];
-    const what = sketch.hasStep ? 'step runs' : `paint asks for ${asks.join(' and ')}`;
+    const runs = noted.moved ? 'step runs' : 'step runs but leaves the state as it was';
+    const what = sketch.hasStep ? runs : `paint asks for ${asks.join(' and ')}`;
     return [
       {
         line: details[0].items[0]?.description.source,
