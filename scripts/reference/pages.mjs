@@ -37,6 +37,7 @@ const places = [
   ['review/', 'review'],
   ['checks/', 'review'],
   ['error', 'review'],
+  ['source-line', 'review'],
   ['frame/', 'frames'],
   ['surfaces/', 'frames'],
 ];

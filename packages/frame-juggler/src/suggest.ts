@@ -36,6 +36,9 @@ const kin: Kin = {
   start: { start: 'startAngle from begin setup init' },
   end: { end: 'endAngle to stop' },
   data: { data: 'd' },
+  bezierCurveTo: { bezierCurveTo: 'curveTo curve cubic' },
+  quadraticCurveTo: { quadraticCurveTo: 'quadratic' },
+  closePath: { closePath: 'close end' },
   fill: { fill: 'color fillColor fillStyle background' },
   stroke: {
     'stroke: { width }': 'strokeWidth lineWidth thickness weight width',

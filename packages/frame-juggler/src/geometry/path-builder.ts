@@ -1,4 +1,5 @@
 import { fail } from '../error.ts';
+import { onlyKnown } from '../known-names.ts';
 import { finite, length } from '../schema/kind.ts';
 import { point, xOf, yOf, type Point } from '../schema/point.ts';
 import { arc, close, cubic, line, move, quad, type Path } from './path.ts';
@@ -20,28 +21,32 @@ export class PathBuilder {
   moveTo(x: number, y: number): this;
   moveTo(point: Point): this;
   moveTo(...to: readonly unknown[]): this {
-    return this.add(move, read('moveTo', end, to));
+    add(this.numbers, move, read('moveTo', end, to));
+    return this;
   }
 
   /** A straight line. */
   lineTo(x: number, y: number): this;
   lineTo(point: Point): this;
   lineTo(...to: readonly unknown[]): this {
-    return this.add(this.numbers.length === 0 ? move : line, read('lineTo', end, to));
+    add(this.numbers, this.numbers.length === 0 ? move : line, read('lineTo', end, to));
+    return this;
   }
 
   /** A curve with one control point. */
   quadraticCurveTo(controlX: number, controlY: number, x: number, y: number): this;
   quadraticCurveTo(control: Point, point: Point): this;
   quadraticCurveTo(...points: readonly unknown[]): this {
-    return this.curve(quad, read('quadraticCurveTo', ['controlX', 'controlY', ...end], points));
+    addCurve(this.numbers, quad, read('quadraticCurveTo', ['controlX', 'controlY', ...end], points));
+    return this;
   }
 
   /** A curve with two control points. */
   bezierCurveTo(x1: number, y1: number, x2: number, y2: number, x: number, y: number): this;
   bezierCurveTo(control1: Point, control2: Point, point: Point): this;
   bezierCurveTo(...points: readonly unknown[]): this {
-    return this.curve(cubic, read('bezierCurveTo', ['x1', 'y1', 'x2', 'y2', ...end], points));
+    addCurve(this.numbers, cubic, read('bezierCurveTo', ['x1', 'y1', 'x2', 'y2', ...end], points));
+    return this;
   }
 
   /** Part of a circle, from one angle to another, in degrees. */
@@ -50,7 +55,8 @@ export class PathBuilder {
   arc(...circle: readonly unknown[]): this {
     const [x, y, radius, start, stop] = read('arc', [...end, 'radius', 'start', 'end'], circle);
     length.read('path.arc', 'radius', radius);
-    return this.addArc(x, y, radius, radius, 0, start, stop);
+    addArc(this.numbers, [x, y, radius, radius, 0], start, stop);
+    return this;
   }
 
   /**
@@ -72,7 +78,8 @@ export class PathBuilder {
     const [x, y, radiusX, radiusY, rotation, start, stop] = read('ellipse', names, ellipse, [0, 0, 360]);
     length.read('path.ellipse', 'radiusX', radiusX);
     length.read('path.ellipse', 'radiusY', radiusY);
-    return this.addArc(x, y, radiusX, radiusY, rotation, start, stop);
+    addArc(this.numbers, [x, y, radiusX, radiusY, rotation], start, stop);
+    return this;
   }
 
   /** A closed rectangle. */
@@ -91,21 +98,22 @@ export class PathBuilder {
     this.numbers.push(close);
     return this;
   }
+}
 
-  private curve(command: number, points: readonly number[]): this {
-    if (this.numbers.length === 0) this.moveTo(points[0], points[1]);
-    return this.add(command, points);
-  }
+const { path: _path, constructor: _class, ...calls } = Object.getOwnPropertyDescriptors(PathBuilder.prototype);
+onlyKnown('path', () => Object.keys(calls))(PathBuilder.prototype);
 
-  private addArc(x: number, y: number, rx: number, ry: number, rotation: number, start: number, stop: number): this {
-    const sweep = Math.max(-360, Math.min(360, stop - start));
-    return this.add(arc, [x, y, rx, ry, rotation, start, sweep]);
-  }
+function add(path: number[], command: number, values: readonly number[]): void {
+  path.push(command, ...values);
+}
 
-  private add(command: number, values: readonly number[]): this {
-    this.numbers.push(command, ...values);
-    return this;
-  }
+function addCurve(path: number[], command: number, points: readonly number[]): void {
+  if (path.length === 0) add(path, move, points.slice(0, 2));
+  add(path, command, points);
+}
+
+function addArc(path: number[], ellipse: readonly number[], start: number, stop: number): void {
+  add(path, arc, [...ellipse, start, Math.max(-360, Math.min(360, stop - start))]);
 }
 
 /** Where a line or a curve ends; and what else is given by an x and a y. */

@@ -112,6 +112,7 @@ function colorHint(option: string, value: unknown): string {
     const width = option === 'stroke' ? `a width is stroke: { width: ${show(value)} }, ` : '';
     return `${width}a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
   }
+  if (typeof value === 'function') return 'expected what it gives when it is called: ramp(stops)(0.5)';
   if (Array.isArray(value) && value.length >= 3 && value.every((part) => typeof part === 'number'))
     return `did you mean rgb(${value.join(', ')})?`;
   if (typeof value === 'object' && value !== null && ('stops' in value || 'picture' in value))
