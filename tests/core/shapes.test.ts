@@ -248,7 +248,7 @@ describe('shapes', () => {
   test('a grid holds a line for every step, and numbers its axes', async () => {
     const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
     await loadFonts(['regular']);
-    const frame = record((canvas) => canvas.grid({ from: [-20, -10], to: [30, 10], spacing: 10 }));
+    const frame = record((canvas) => (canvas.scale(4), canvas.grid({ from: [-20, -10], to: [30, 10], spacing: 10 })));
     expect(frame.items.filter((item) => item.text !== undefined).map((item) => item.text)).toEqual([
       '-20',
       '-10',
@@ -263,7 +263,7 @@ describe('shapes', () => {
 
     // However large the units are: lines of one pixel, the axes bolder, and numbers of one size, beside their lines.
     const looks = (scale: number): unknown => {
-      const { items } = record((canvas) => (canvas.scale(scale), canvas.grid({ from: [0, 0], to: [60 / scale, 40 / scale], spacing: 20 / scale }))); // prettier-ignore
+      const { items } = record((canvas) => (canvas.scale(scale), canvas.grid({ from: [0, 0], to: [60 / scale, 40 / scale], spacing: 30 / scale }))); // prettier-ignore
       const numbers = items.filter((item) => item.text !== undefined);
       const lines = items.filter((item) => item.text === undefined);
       return [
@@ -277,7 +277,7 @@ describe('shapes', () => {
         [1, 110],
         [1, 230],
       ],
-      6,
+      4,
       expect.anything(),
     ]);
     expect(looks(4)).toEqual(looks(1));
@@ -311,11 +311,24 @@ describe('shapes', () => {
     expect(heightsOf([10, 20, 160, 90], 'down')).toEqual([3, 10]);
   });
 
+  test('lines of a grid that are close have fewer numbers: every second, fifth or tenth', async () => {
+    const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
+    await loadFonts(['regular']);
+    const numbersOf = (spacing: readonly [number, number]): string => {
+      const { items } = record((canvas) => canvas.grid({ from: [0, 0], to: [120, 60], spacing }));
+      return items.flatMap(({ text }) => text ?? []).join(' ');
+    };
+    expect(numbersOf([30, 30])).toBe('0 30 60 90 120 30 60');
+    expect(numbersOf([15, 15])).toBe('0 30 60 90 120 30 60');
+    expect(numbersOf([5, 20])).toBe('0 25 50 75 100 20 40 60');
+    expect(numbersOf([60, 2])).toBe('0 60 120 20 40 60');
+  });
+
   test('a grid without a spacing has twelve steps or fewer along its longer side, each a round number', async () => {
     const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
     await loadFonts(['regular']);
     const stepOf = (to: readonly [number, number]): number => {
-      const { items } = record((canvas) => canvas.grid({ from: [0, 0], to }));
+      const { items } = record((canvas) => (canvas.scale(900 / Math.max(...to)), canvas.grid({ from: [0, 0], to })));
       return Number(items.filter(({ text }) => text !== undefined)[1].text);
     };
     expect([90, 120, 121, 240, 241, 600, 601, 0.9].map((width) => stepOf([width, width / 2]))).toEqual([10, 10, 20, 20, 50, 50, 100, 0.1]); // prettier-ignore
@@ -326,7 +339,9 @@ describe('shapes', () => {
     const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
     await loadFonts(['regular']);
     const columnsOf = (from: number, to: number, spacing: number): string[] => {
-      const { items } = record((canvas) => canvas.grid({ from: [from, 0], to: [to, spacing / 2], spacing }));
+      const { items } = record(
+        (canvas) => (canvas.scale(500), canvas.grid({ from: [from, 0], to: [to, spacing / 2], spacing })),
+      );
       return items.flatMap(({ text }) => text ?? []);
     };
     expect(columnsOf(0, 0.3, 0.1)).toEqual(['0', '0.1', '0.2', '0.3']);

@@ -23,8 +23,8 @@ export const gridOptions = schemaOf(table, '{ spacing: 50 }');
 export interface GridLayout {
   readonly columns: readonly number[];
   readonly rows: readonly number[];
-  /** From one column to the next. */
-  readonly step: number;
+  /** From one line to the next, across and down. */
+  readonly steps: Pair;
   readonly left: number;
   readonly top: number;
   readonly right: number;
@@ -47,7 +47,7 @@ export function layOutGrid(options: GridOptions, canvas: Omit<Surroundings, 'up'
   return {
     columns: multiples(left, right, stepX),
     rows: multiples(top, bottom, stepY),
-    step: stepX,
+    steps: [stepX, stepY],
     left,
     top,
     right,
@@ -76,33 +76,42 @@ export interface GridNumber {
   readonly text: string;
 }
 
-/** The room that a number of a grid takes, with its distance from the axis, in pixels. */
-const numberRoom = { digit: 6, gap: 4, halfHeight: 4 };
+/** The room that a number of a grid takes: of each digit, beside them, and from the line below to the one above. */
+const numberRoom = { digit: 6, gap: 4, height: 18 };
 
 /**
  * The numbers of a grid: along its axes, or along its sides where it does not hold those. They stand below the x axis
  * and to the right of the y axis, or on the other side where that would be outside; near its ends within it where there
- * is room, so that a grid over the canvas shows all of them whole.
+ * is room, so that a grid over the canvas shows all of them whole. Where lines are close, some have none.
  * @param pixel the length of a pixel in the grid's units
  */
 export function gridNumbers(layout: GridLayout, up: boolean, pixel: number): GridNumber[] {
-  const { columns, rows, step, left, top, right, bottom } = layout;
+  const { columns, rows, steps, left, top, right, bottom } = layout;
   const [highest, lowest] = up ? [bottom, top] : [top, bottom];
   const axisY = Math.min(bottom, Math.max(top, 0));
   const axisX = Math.min(right, Math.max(left, 0));
+  const widthOf = (x: number): number => (shortNumber(x).length * numberRoom.digit + numberRoom.gap) * pixel;
   const columnNumber = (x: number): GridNumber => {
-    const text = shortNumber(x);
-    const room = (text.length * numberRoom.digit + numberRoom.gap) * pixel;
-    const side = x + room > right && step > 2 * room ? 'right' : 'left';
-    return { at: [x, axisY], anchor: `${axisY === lowest ? 'bottom' : 'top'}-${side}`, text };
+    const side = x + widthOf(x) > right && steps[0] > 2 * widthOf(x) ? 'right' : 'left';
+    return { at: [x, axisY], anchor: `${axisY === lowest ? 'bottom' : 'top'}-${side}`, text: shortNumber(x) };
   };
+  const height = numberRoom.height * pixel;
   const rowNumber = (y: number): GridNumber => {
-    const isAt = (end: number): boolean => Math.abs(y - end) < numberRoom.halfHeight * pixel;
+    const isAt = (end: number): boolean => Math.abs(y - end) < height / 4;
     const end = isAt(lowest) ? 'bottom-' : isAt(highest) ? 'top-' : '';
     return { at: [axisX, y], anchor: `${end}${axisX === right ? 'right' : 'left'}`, text: shortNumber(y) };
   };
-  // Where the axes meet, one number is enough.
-  return [...columns.map(columnNumber), ...rows.filter((y) => y !== axisY).map(rowNumber)];
+  return [
+    ...farApart(columns, steps[0], Math.max(...columns.map(widthOf))).map(columnNumber),
+    // Where the axes meet, one number is enough.
+    ...farApart(rows, steps[1], height).filter((y) => y !== axisY).map(rowNumber), // prettier-ignore
+  ];
+}
+
+/** Those of the lines, a step from each other, that are at least so far apart: each, every second, fifth, tenth. */
+function farApart(lines: readonly number[], step: number, least: number): readonly number[] {
+  const every = roundStep(Math.max(1, least / step));
+  return lines.filter((line) => Math.round(line / step) % every === 0);
 }
 
 /** 1, 2 or 5 times a power of ten, at least `length`. */
