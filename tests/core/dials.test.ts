@@ -45,6 +45,8 @@ test.each([
   [() => dial.number(5, { min: 6 }), 'dial.number: value 5 is out of range; expected 6 or more ('],
   [() => dial.number(5, { min: 6, max: 6 }), 'dial.number: max 6 is not above min, 6'],
   [() => dial.color('teal', { titel: 'Lamp' } as never), 'dial.color: there is no option "titel"'],
+  [() => dial.text('Mole', { titel: 'Name' } as never), 'dial.text: there is no option "titel"'],
+  [() => defineSketch({ dials: { swell: null } as never, paint() {} }), 'dials.swell null is not a dial'],
   [() => dial.toggle(1 as never), 'dial.toggle: value 1 is not true or false'],
   [() => dial.choice([]), 'dial.choice: choices [] is empty'],
   [() => defineSketch({ dials: { swell: 5 } as never, paint() {} }), 'dials.swell 5 is not a dial'],
@@ -57,13 +59,13 @@ test('dials are plain values to a step, however it takes them', async () => {
   const sketch = defineSketch({
     dials: { swell: dial.number(14), fog: dial.toggle(true) },
     step(_, { dials }) {
-      seen.push(dials.swell, { ...dials }, JSON.stringify(dials), inspect(dials), Object.keys(dials));
+      seen.push(inspect(dials), dials.swell, { ...dials }, JSON.stringify(dials), Object.keys(dials));
     },
     paint() {},
   });
   const run = new Run(sketch);
   await run.goTo(1);
-  expect(seen).toEqual([14, { swell: 14, fog: true }, '{"swell":14,"fog":true}', '{ swell: 14, fog: true }', ['swell', 'fog']]); // prettier-ignore
+  expect(seen).toEqual(['{ swell: 14, fog: true }', 14, { swell: 14, fog: true }, '{"swell":14,"fog":true}', ['swell', 'fog']]); // prettier-ignore
 });
 
 test('dials are read from text', () => {

@@ -8,7 +8,7 @@ import {
   notesOnFrame,
   type Canvas,
 } from '../../packages/frame-juggler/src/index.ts';
-import { record } from '../helpers.ts';
+import { errorOf, record } from '../helpers.ts';
 
 /* The review as people read it: sentences, lists and notes. */
 
@@ -68,6 +68,25 @@ describe('what was probably not intended in a frame', () => {
       canvas.dot({ at: [9, 9] });
     }, []],
   ])('%s', (_, paint, expected) => expect(notes(paint)).toEqual(expected)); // prettier-ignore
+  test('the first of what cannot be seen has its line', () => {
+    const frame = record(
+      (canvas) => {
+        canvas.circle({ at: [-90, 20], radius: 10 });
+        canvas.circle({ at: [50, 60], radius: 0 });
+      },
+      { trace: true },
+    );
+    const [{ source }] = notesOnFrame(undefined, frame, 4);
+    expect(source).toEqual(explainFrame(frame, { title: '', frame: 4, seed: 1 }).items[0].line);
+  });
+  test('characters that the font lacks', async () => {
+    const { loadFonts } = await import('../../packages/frame-juggler/src/index.ts');
+    await loadFonts(['regular']);
+    const [note] = notes((canvas) => canvas.text('quay 水', { at: [20, 20], size: 9 }));
+    expect(note).toBe('the font has no “水”');
+  });
+  test('is not looked for where a frame is missing', () =>
+    expect(errorOf(() => notesOnFrame(undefined, 5 as never, 4))).toMatch('again 5 is not a frame'));
   test('an empty frame of a sketch that looks at pointer or keys may wait for them', () => {
     const empty = record(() => undefined);
     const [{ text }] = notesOnFrame(empty, empty, 4, true);
