@@ -13,6 +13,7 @@ import {
   type Asset,
   type Font,
   type Picture,
+  type TableRow,
 } from '../../packages/frame-juggler/src/index.ts';
 
 /** Loads one asset from bytes, as a run does before `start`. */
@@ -120,9 +121,29 @@ describe('pictures that are not what they tell', () => {
   });
 });
 
-test('a table whose columns are not told apart is refused', async () => {
-  const csv = new TextEncoder().encode('hour,level,hour \n0,2.6,0\n');
-  await expect(loaded(asset.table, csv)).rejects.toThrow('the column "hour" is there twice');
+describe('a table', () => {
+  const table = (csv: string): Promise<readonly TableRow[]> => loaded(asset.table, new TextEncoder().encode(csv));
+  test('has rows by the names of its columns; what reads as a number is one', async () => {
+    expect(await table('hour, level ,sea\r\n0,2.6,calm\r\n6, -1e1 ,"a little\nrough"\r\n,"1,5",""\r\n')).toEqual([
+      { hour: 0, level: 2.6, sea: 'calm' },
+      { hour: 6, level: -10, sea: 'a little\nrough' },
+      { hour: '', level: '1,5', sea: '' },
+    ]);
+    // As spreadsheets begin what they save.
+    expect(await table('\ufeffhour\n3\n\n4')).toEqual([{ hour: 3 }, { hour: 4 }]);
+  });
+  test('may be parted by semicolons or tabs, with commas in its numbers', async () => {
+    const rows = [{ hour: 0, 'level, m': 2.6, sea: 'calm, gray' }];
+    expect(await table('hour;"level, m";sea\n0;2,6;calm, gray\n')).toEqual(rows);
+    expect(await table('hour\tlevel, m\tsea\n0\t2.6\tcalm, gray\n')).toEqual(rows);
+    expect(await table('hour;note\n-1,50;1,000,000\n')).toEqual([{ hour: -1.5, note: '1,000,000' }]);
+  });
+  test.each([
+    ['hour,level,hour \n0,2.6,0\n', 'the column "hour" is there twice'],
+    ['hour,level\n0,2.6\n\n6\n', 'row 4 has 1 values; the table has 2 columns'],
+    ['', 'the table is empty; expected a line of column names'],
+    ['\n1,2\n', 'the table is empty'],
+  ])('%j is refused', (csv, message) => expect(table(csv)).rejects.toThrow(message));
 });
 
 describe('fonts from files', () => {
