@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, test } from '@jest/globals';
@@ -52,7 +52,19 @@ describe('loadSketch', () => {
 
   test('says what is wrong with a file', async () => {
     await expect(loadSketch(path.join(folder, 'none.ts'))).rejects.toThrow(/none\.ts is not there/);
-    await expect(loadSketch(folder)).rejects.toThrow(/is a folder/);
+    const quay = path.join(folder, 'quay');
+    const sketch = "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint() {} });\n";
+    mkdirSync(quay);
+    const folderError = (): Promise<unknown> =>
+      loadSketch(quay).catch(({ reason }: { reason: string }) => reason.replaceAll(folder, ''));
+    expect(await folderError()).toBe('/quay is a folder; expected the path of a sketch file');
+    for (const name of ['tools.ts', 'notes.txt']) writeFileSync(path.join(quay, name), '');
+    writeFileSync(path.join(quay, 'harbor.ts'), sketch);
+    expect(await folderError()).toBe('/quay is a folder; did you mean /quay/harbor.ts?');
+    writeFileSync(path.join(quay, 'gulls.js'), sketch);
+    expect(await folderError()).toBe('/quay is a folder; expected one of /quay/gulls.js, /quay/harbor.ts');
+    for (let i = 0; i < 7; i++) writeFileSync(path.join(quay, `buoy${i}.mjs`), sketch);
+    expect(await folderError()).toMatch(/^\/quay is a folder; expected one of (\/quay\/[\w.]+, ){8}…$/);
     writeFileSync(path.join(folder, 'empty.mjs'), 'export const title = 3;\n');
     await expect(loadSketch(path.join(folder, 'empty.mjs'))).rejects.toThrow(/empty\.mjs has no default export/);
   });

@@ -38,10 +38,20 @@ A sketch is a .ts, .mts, .js or .mjs file that exports defineSketch({ … }) as 
 Exit codes: 0 fine, 1 findings or differences, 2 an error.`,
     );
   // Subcommands take these over as they are added.
-  juggle.exitOverride().configureOutput({ outputError: (text, write) => write(text.replace(/^error: /, 'juggle: ')) });
+  juggle.exitOverride().configureOutput({ outputError: (text, write) => write(`juggle: ${asOurs(text, word)}`) });
   const wanted = isCommand(word) ? [commands[word]] : Object.values(commands);
   for (const load of wanted) juggle.addCommand((await load()).copyInheritedSettings(juggle));
   return juggle;
+}
+
+/** What the reader of arguments says of a mistake, as the command says others: what is missing, and what would be right. */
+function asOurs(text: string, word: string | undefined): string {
+  const help = `juggle ${word} --help tells more`;
+  return text
+    .replace(/^error: /, '')
+    .replace(/^missing required argument '(\w+)'/, `$1 is missing; expected juggle ${word} <$1>; ${help}`)
+    .replace(/^required option '(-\w), --\w+ (<\w+>)' not specified/, `$1 is missing; expected $1 $2; ${help}`)
+    .replace(/^option '(?:-\w, )?(--[\w-]+) (<[^>]+>)' argument missing/, `$1 has no value; expected $1 $2; ${help}`);
 }
 
 // Standard output may be closed early, as by `head`.

@@ -8,9 +8,7 @@ import { isSketch, titledAfter, type Sketch } from '../sketch/sketch.ts';
 import { kindOf } from '../schema/kind.ts';
 import { nearest } from '../suggest.ts';
 import { givenPath } from './given.ts';
-
-/** The kinds of file that can hold a sketch. */
-export const sketchExtensions = ['.ts', '.mts', '.js', '.mjs'];
+import { checkSketchFile } from './sketch-file.ts';
 
 /** When each file had last been changed as it was first loaded. */
 const firstChange = new Map<string, number>();
@@ -60,22 +58,6 @@ export function readSketch(file: string, loaded: { default?: unknown }): Sketch 
     });
   const problem = 'default' in loaded ? 'does not export a sketch as its default' : 'has no default export';
   throw new SketchError({ problem: `${file} ${problem}`, expected: 'expected export default defineSketch({ … })' });
-}
-
-/** When a sketch's file was last changed. @throws SketchError where a path cannot be a sketch's */
-export function checkSketchFile(file: string): number {
-  givenPath.read('checkSketchFile', 'file', file);
-  const found = statSync(file, { throwIfNoEntry: false });
-  if (found === undefined)
-    throw new SketchError({ problem: `${file} is not there`, expected: 'expected the path of a sketch file' });
-  if (found.isDirectory())
-    throw new SketchError({ problem: `${file} is a folder`, expected: 'expected the path of a sketch file' });
-  if (!sketchExtensions.includes(path.extname(file)))
-    throw new SketchError({
-      problem: `${file} is not a sketch file`,
-      expected: `expected one of ${sketchExtensions.join(', ')}`,
-    });
-  return found.mtimeMs;
 }
 
 function loadError(file: string, error: unknown): SketchError {

@@ -1,0 +1,65 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { SketchError } from '../error.ts';
+import { nearest } from '../suggest.ts';
+import { givenPath } from './given.ts';
+
+/** The kinds of file that can hold a sketch. */
+export const sketchExtensions = ['.ts', '.mts', '.js', '.mjs'];
+
+/** When a sketch's file was last changed. @throws SketchError where a path cannot be a sketch's */
+export function checkSketchFile(file: string): number {
+  givenPath.read('checkSketchFile', 'file', file);
+  const found = statSync(file, { throwIfNoEntry: false });
+  if (found === undefined) throw new SketchError({ problem: `${file} is not there`, expected: meantFor(file) });
+  if (found.isDirectory()) throw new SketchError({ problem: `${file} is a folder`, expected: meantIn(file) });
+  if (!isSketchName(file))
+    throw new SketchError({
+      problem: `${file} is not a sketch file`,
+      expected: `expected one of ${sketchExtensions.join(', ')}`,
+    });
+  return found.mtimeMs;
+}
+
+const isSketchName = (name: string): boolean => sketchExtensions.includes(path.extname(name));
+
+const somePath = 'expected the path of a sketch file';
+
+/** What was meant by the path of a file that is not there: one beside it that is called alike. */
+function meantFor(file: string): string {
+  const folder = path.dirname(file);
+  const names = namesIn(folder).filter(isSketchName);
+  const { base, name: stem } = path.parse(file);
+  const meant = names.find((name) => [base, stem].includes(path.parse(name).name)) ?? nearest(base, names);
+  return meant === undefined ? somePath : `did you mean ${path.join(folder, meant)}?`;
+}
+
+/** So many files of a folder are looked into, and so many sketches of it named. */
+const most = { read: 200, named: 8 };
+
+/** What was meant by a folder: the sketches that are in it. */
+function meantIn(folder: string): string {
+  const names = namesIn(folder).filter((name) => isSketchName(name) && !name.endsWith('.d.ts'));
+  const sketches = names.slice(0, most.read).filter((name) => holdsSketch(path.join(folder, name)));
+  const paths = sketches.slice(0, most.named).map((name) => path.join(folder, name));
+  if (paths.length === 0) return somePath;
+  if (sketches.length === 1) return `did you mean ${paths[0]}?`;
+  return `expected one of ${paths.join(', ')}${sketches.length > most.named ? ', …' : ''}`;
+}
+
+function holdsSketch(file: string): boolean {
+  try {
+    const code = readFileSync(file, 'utf8');
+    return code.includes('export default') && code.includes('defineSketch');
+  } catch {
+    return false;
+  }
+}
+
+function namesIn(folder: string): string[] {
+  try {
+    return readdirSync(folder).sort();
+  } catch {
+    return [];
+  }
+}
