@@ -186,15 +186,15 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     seconds: () => explain(harbor, { seconds: 1.5 }),
     pixel: () => explain(harbor, { pixel: [320, 180] }),
     item: () => explain(harbor, { item: 3 }),
-    output: () => explain(harbor, { item: 3, output: 'item-3.png' }),
+    to: () => explain(harbor, { item: 3, to: 'item-3.png' }),
   },
   check: {
     frames: () => check(harbor, { frames: [0, 59] }),
   },
   compare: {
-    output: () => compare({ sketch: before }, { sketch: harbor }, { output: 'difference.png' }),
-    threshold: () => compare({ sketch: before }, { sketch: harbor }, { threshold: 0.02 }),
-    tolerance: () => compare({ sketch: before }, { sketch: harbor }, { tolerance: 0.5 }),
+    to: () => compare(before, harbor, { to: 'difference.png' }),
+    threshold: () => compare(before, harbor, { threshold: 0.02 }),
+    tolerance: () => compare(before, harbor, { tolerance: 0.5 }),
   },
   writeAtomically: {
     patches: () => writeAtomically('film.mp4', film, { patches: true, claims: true }),

@@ -30,7 +30,11 @@ const kin: Kin = {
   tips: { tips: 'points n corners spikes' },
   points: { points: 'x1 y1 vertices coordinates', 'points, or polygon({ at, radius, sides })': 'at radius' },
   from: { 'from: [x, y]': 'x1 y1 start begin x y' },
-  to: { 'to: [x, y]': 'x2 y2 end stop', 'polyline({ points }) or polygon({ points })': 'points' },
+  to: {
+    'to: [x, y]': 'x2 y2 end stop',
+    to: 'output out file',
+    'polyline({ points }) or polygon({ points })': 'points',
+  },
   spacing: { spacing: 'size step cell gap every' },
   stops: { stops: 'colors colorStops' },
   start: { start: 'startAngle from begin setup init' },

@@ -8,7 +8,6 @@ import {
   explain,
   isPictureFile,
   isWrittenThrough,
-  readPictureFile,
   render,
   Stopped,
   strip,
@@ -86,7 +85,7 @@ const jobs: { [Name in JobName]: Job<Name> } = {
       ...settings,
       ...options,
       ...watched,
-      ...(output !== undefined && { output }),
+      ...(output !== undefined && { to: output }),
     });
     if (as === 'json') return JSON.stringify(found);
     return as === 'words' ? found.words : explanationLines(found, width, whole).join('\n');
@@ -97,13 +96,13 @@ const jobs: { [Name in JobName]: Job<Name> } = {
   },
   async compare({ file, run, output, options: { other = file, at, otherAt = at, otherSeed, ...options } }) {
     const sideOf = async (name: string, settled: RunArguments, at: FrameChoice | undefined): Promise<Compared> => {
-      if (isPictureFile(name)) return { picture: await readPictureFile(name), name };
+      if (isPictureFile(name)) return name;
       const { sketch, settings } = await open(name, settled);
       return { sketch, ...settings, ...at, ...watched };
     };
     const one = await sideOf(file, run, at);
     const two = await sideOf(other, otherSeed === undefined ? run : { ...run, seed: otherSeed }, otherAt);
-    return compare(one, two, { ...options, ...(output !== undefined && { output }) });
+    return compare(one, two, { ...options, ...(output !== undefined && { to: output }) });
   },
 };
 

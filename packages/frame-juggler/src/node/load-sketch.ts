@@ -68,7 +68,10 @@ function loadError(file: string, error: unknown): SketchError {
     const near = nearest(what, ['frame-juggler']);
     return new SketchError({
       problem: `${file} imports ${what}, which is not there`,
-      expected: near && `did you mean ${near}?`,
+      expected:
+        near === what
+          ? 'expected it to be installed there: npm install frame-juggler'
+          : near && `did you mean ${near}?`,
     });
   }
   const [, typed] =

@@ -7,6 +7,7 @@ import { encodePng } from '../node/png.ts';
 import { readPictureFile } from '../node/read-picture.ts';
 import { compare, type Compared, type ComparedFrame } from '../node/review/compare.ts';
 import { oneFrameTable, paintedFrame } from '../node/review/painted-frame.ts';
+import { sketchFrom } from '../node/sketch-from.ts';
 import { writeAtomically } from '../node/write-atomically.ts';
 import { Picture } from '../paint/picture.ts';
 import { pictureDifferenceInWords } from '../review/compare-pictures.ts';
@@ -14,8 +15,8 @@ import { between, fraction, oneOf } from '../schema/kind.ts';
 import { optional, schemaOf, type Options } from '../schema/schema.ts';
 import { isSketch, type Sketch } from '../sketch/sketch.ts';
 
-/** What is looked at: a sketch (its frame 0), a frame of one as `compare` takes it, or a picture. */
-export type LookSubject = Sketch | ComparedFrame | Picture;
+/** What is looked at: a sketch or its file (the first frame), a frame of one as `compare` takes it, or a picture. */
+export type LookSubject = Sketch | string | ComparedFrame | Picture;
 
 const lookTable = {
   /** How different colors may be and still count as equal, from 0 to 1, the distance from black to white. */
@@ -82,7 +83,7 @@ export async function looksLike(subject: LookSubject, file: string | URL, option
   ];
   const { alike, pixels } = await compare(...sides, { threshold, tolerance });
   if (alike) await rm(difference, { force: true });
-  else await compare(...sides, { threshold, tolerance, output: difference });
+  else await compare(...sides, { threshold, tolerance, to: difference });
   const message = pictureDifferenceInWords(pixels);
   return { alike, message, difference: alike ? undefined : difference };
 }
@@ -91,13 +92,15 @@ const frameOptions = schemaOf(oneFrameTable, '{ sketch, frame: 12 }');
 
 async function pictureOf(subject: LookSubject): Promise<Picture> {
   if (subject instanceof Picture) return subject;
-  const { sketch, name: _, ...options } = isSketch(subject) ? { sketch: subject } : (subject as ComparedFrame);
-  if (!isSketch(sketch))
+  const isWhole = isSketch(subject) || typeof subject === 'string';
+  const { sketch, name: _, ...options } = isWhole ? { sketch: subject } : subject;
+  if (!isSketch(sketch) && typeof sketch !== 'string')
     throw new SketchError({
       call: 'looksLike',
       option: 'subject',
       problem: 'is neither a sketch nor a picture',
       expected: 'expected a sketch, { sketch, frame } or a picture',
     });
-  return (await paintedFrame(sketch, frameOptions.read('looksLike', options))).picture();
+  const loaded = await sketchFrom('looksLike', sketch);
+  return (await paintedFrame(loaded, frameOptions.read('looksLike', options))).picture();
 }

@@ -1,8 +1,9 @@
 import { checkSketch, type Checkup } from '../../checks/check.ts';
 import { optional, schemaOf, type Options } from '../../schema/schema.ts';
-import { sketchKind, type Sketch } from '../../sketch/sketch.ts';
+import type { Sketch } from '../../sketch/sketch.ts';
 import { frameRange, rangeOf } from '../film.ts';
 import { openRun, runSettingsTable } from '../run-settings.ts';
+import { sketchFrom } from '../sketch-from.ts';
 
 const checkTable = {
   ...runSettingsTable,
@@ -16,15 +17,16 @@ export interface CheckOptions extends Options<typeof checkTable> {}
 /**
  * Looks a sketch over for likely mistakes: what is drawn and cannot be seen, styles that leak, pictures that are not the
  * same again, and the like. A sketch that says `accept: { NAME: reason }` means what it does.
+ * @param sketch a sketch, or the name of a file that `loadSketch` loads
  * @throws SketchError where the sketch is wrong
  */
-export async function check(sketch: Sketch, options: CheckOptions = {}): Promise<Checkup> {
-  sketchKind.read('check', 'sketch', sketch);
+export async function check(sketch: Sketch | string, options: CheckOptions = {}): Promise<Checkup> {
+  const loaded = await sketchFrom('check', sketch);
   const settings = checkOptions.read('check', options);
   const { onProgress, frames: wanted } = settings;
   const open = (like: Sketch): ReturnType<typeof openRun> => openRun(like, settings);
-  return checkSketch(sketch, {
-    frames: wanted && rangeOf(open(sketch), wanted),
+  return checkSketch(loaded, {
+    frames: wanted && rangeOf(open(loaded), wanted),
     open,
     now: () => performance.now(),
     onProgress: (done, total) => onProgress?.(done, total),

@@ -8,6 +8,8 @@ import { wrapLines } from '../../review/table.ts';
 import { between, fraction, text } from '../../schema/kind.ts';
 import { optional, schemaOf, type Options } from '../../schema/schema.ts';
 import { isSketch, type Sketch } from '../../sketch/sketch.ts';
+import { isPictureFile, readPictureFile } from '../read-picture.ts';
+import { sketchFrom } from '../sketch-from.ts';
 import { encodePng } from '../png.ts';
 import { writeAtomically } from '../write-atomically.ts';
 import { oneFrameTable, paintedFrame } from './painted-frame.ts';
@@ -17,19 +19,24 @@ import { kindOf } from '../../schema/kind.ts';
 const frameOptions = schemaOf(oneFrameTable, '{ frame: 12, seed: 7 }');
 /** A frame of a sketch, as one side of a comparison. */
 export type ComparedFrame = Options<typeof oneFrameTable> & {
-  /** What is drawn. */
-  readonly sketch: Sketch;
+  /** What is drawn: a sketch, or the name of its file. */
+  readonly sketch: Sketch | string;
   /** What it is called under its picture; its title, frame and seed if left out. */
   readonly name?: string;
 };
-/** One side of a comparison: a frame, or a picture that is there already. */
+/**
+ * One side of a comparison: a frame, or a picture that is there already. A sketch or a file by itself is compared by its
+ * first frame, or as the picture that it is: .png, .jpg.
+ */
 export type Compared =
+  | Sketch
+  | string
   | ComparedFrame
   | {
       /** A picture that is there already. */
       readonly picture: Picture;
       /** What it is called. */
-      readonly name: string;
+      readonly name?: string;
     };
 
 const compareTable = {
@@ -38,9 +45,9 @@ const compareTable = {
   /** The percentage of pixels that may differ. */
   tolerance: optional(between(0, 100), 0),
   /** A .png file to write: both side by side, with the differences marked. */
-  output: optional(text),
+  to: optional(text),
 };
-const compareOptions = schemaOf(compareTable, "{ output: 'difference.png' }");
+const compareOptions = schemaOf(compareTable, "{ to: 'difference.png' }");
 /** How two pictures are compared. */
 export interface CompareOptions extends Options<typeof compareTable> {}
 
@@ -71,13 +78,13 @@ interface Side {
  * @throws SketchError where a sketch is wrong, or the two are not of one size
  */
 export async function compare(one: Compared, other: Compared, options: CompareOptions = {}): Promise<Comparison> {
-  const { threshold, tolerance, output } = compareOptions.read('compare', options);
+  const { threshold, tolerance, to } = compareOptions.read('compare', options);
   const [before, after] = [await sideOf('one', one), await sideOf('other', other)];
   const { marked, ...pixels } = comparePictures(before.picture, after.picture, threshold);
-  if (output !== undefined) {
-    if (!/\.png$/i.test(output))
+  if (to !== undefined) {
+    if (!/\.png$/i.test(to))
       throw new SketchError({
-        problem: `a comparison cannot be written to ${output}`,
+        problem: `a comparison cannot be written to ${to}`,
         expected: 'expected a .png file',
       });
     const tiles = [
@@ -89,7 +96,7 @@ export async function compare(one: Compared, other: Compared, options: CompareOp
       },
     ];
     const { width, height } = before.picture;
-    await writeAtomically(output, encodePng(await layOutStrip(tiles, width > 1.5 * height ? 2 : 3)));
+    await writeAtomically(to, encodePng(await layOutStrip(tiles, width > 1.5 * height ? 2 : 3)));
   }
   return {
     format: 'frame-juggler/comparison',
@@ -102,24 +109,23 @@ export async function compare(one: Compared, other: Compared, options: CompareOp
 }
 
 const compared = kindOf<Compared>(
-  '{ sketch, frame } or { picture, name }',
-  (value) => typeof value === 'object' && value !== null,
-  'is not a frame or a picture',
+  'a sketch, a file, { sketch, frame } or { picture, name }',
+  (value) => typeof value === 'string' || (typeof value === 'object' && value !== null),
+  'cannot be compared',
 );
 
-async function sideOf(option: string, side: Compared): Promise<Side> {
-  compared.read('compare', option, side);
-  if ('picture' in side) return { name: side.name, picture: side.picture, frame: undefined };
+async function sideOf(option: string, given: Compared): Promise<Side> {
+  const side = compared.read('compare', option, given);
+  if (typeof side === 'string')
+    return isPictureFile(side)
+      ? { name: side, picture: await readPictureFile(side), frame: undefined }
+      : sideOf(option, { sketch: side });
+  if (isSketch(side)) return sideOf(option, { sketch: side });
+  if ('picture' in side) return { name: side.name ?? 'a picture', picture: side.picture, frame: undefined };
   const { sketch, name, ...options } = side;
-  if (!isSketch(sketch))
-    throw new SketchError({
-      call: 'compare',
-      option: 'sketch',
-      problem: 'is not a sketch',
-      expected: 'expected { sketch, frame } or { picture, name }',
-    });
-  const { run, at, frame, picture } = await paintedFrame(sketch, frameOptions.read('compare', options));
-  return { name: name ?? `${sketch.title}, frame ${at}, seed ${run.seed}`, picture: picture(), frame };
+  const loaded = await sketchFrom('compare', sketch);
+  const { run, at, frame, picture } = await paintedFrame(loaded, frameOptions.read('compare', options));
+  return { name: name ?? `${loaded.title}, frame ${at}, seed ${run.seed}`, picture: picture(), frame };
 }
 
 const given = givenBy<Comparison>('a comparison', 'await compare(…)', 'names', 'pixels');

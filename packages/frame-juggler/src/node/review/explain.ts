@@ -8,9 +8,10 @@ import { explainFrame, type Explanation } from '../../review/explain.ts';
 import { frameInWords } from '../../review/words.ts';
 import { kindOf, text, whole } from '../../schema/kind.ts';
 import { optional, schemaOf, withoutUndefined, type Options } from '../../schema/schema.ts';
-import { sketchKind, type Sketch } from '../../sketch/sketch.ts';
+import type { Sketch } from '../../sketch/sketch.ts';
 import { rasterize } from '../../surfaces/raster/rasterize.ts';
 import { encodePng } from '../png.ts';
+import { sketchFrom } from '../sketch-from.ts';
 import { writeAtomically } from '../write-atomically.ts';
 import { oneFrameTable, paintedFrame } from './painted-frame.ts';
 
@@ -29,7 +30,7 @@ const explainTable = {
   /** Everything that line of the sketch drew. */
   line: optional(whole(1)),
   /** A .png file to write: the picture, with what you asked for highlighted. */
-  output: optional(text),
+  to: optional(text),
 };
 const explainOptions = schemaOf(explainTable, '{ frame: 12 }');
 /** What is to be explained. */
@@ -43,13 +44,14 @@ export interface Explained extends Explanation {
 
 /**
  * What a frame of a sketch drew: all of it in painter's order, or what a pixel, an item's number or a line picks.
+ * @param sketch a sketch, or the name of a file that `loadSketch` loads
  * @throws SketchError where the sketch is wrong, or what is asked for is not there
  */
-export async function explain(sketch: Sketch, options: ExplainOptions = {}): Promise<Explained> {
-  sketchKind.read('explain', 'sketch', sketch);
+export async function explain(sketch: Sketch | string, options: ExplainOptions = {}): Promise<Explained> {
+  const loaded = await sketchFrom('explain', sketch);
   const read = explainOptions.read('explain', options);
-  const { run, at, frame, picture } = await paintedFrame(sketch, read);
-  const { pixel, item, line, output } = read;
+  const { run, at, frame, picture } = await paintedFrame(loaded, read);
+  const { pixel, item, line, to } = read;
   const wish = withoutUndefined({ pixel, item, line });
   if (pixel !== undefined && !(pixel[0] < frame.width && pixel[1] < frame.height))
     throw new SketchError({
@@ -61,7 +63,7 @@ export async function explain(sketch: Sketch, options: ExplainOptions = {}): Pro
     const scale = drawn.width / frame.width;
     return String(drawn.colorAt(Math.floor((x + 0.5) * scale), Math.floor((y + 0.5) * scale)));
   };
-  const head = { title: sketch.title, frame: at, seed: run.seed };
+  const head = { title: loaded.title, frame: at, seed: run.seed };
   const shares = sharesOf(frame);
   const explanation = explainFrame(frame, head, wish, { colorAt, shares });
   if (item !== undefined && explanation.items.length === 0)
@@ -83,13 +85,13 @@ export async function explain(sketch: Sketch, options: ExplainOptions = {}): Pro
           : `these did: ${others.slice(0, 20).join(', ')}${others.length > 20 ? ', …' : ''}`,
     });
   }
-  if (output !== undefined) {
-    if (!/\.png$/i.test(output))
+  if (to !== undefined) {
+    if (!/\.png$/i.test(to))
       throw new SketchError({
-        problem: `an explanation's picture cannot be written to ${output}`,
+        problem: `an explanation's picture cannot be written to ${to}`,
         expected: 'expected a .png file',
       });
-    await writeAtomically(output, encodePng(setOff(frame, picture(), explanation)));
+    await writeAtomically(to, encodePng(setOff(frame, picture(), explanation)));
   }
   let words: string | undefined;
   return {
