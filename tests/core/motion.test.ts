@@ -48,6 +48,7 @@ describe('cycles', () => {
       0, 10, 12.5, 50,
     ]);
     expect([wrap(-1, -5, 5), wrap(7, -5, 5), wrap(0.5, 2, 3)]).toEqual([-1, -3, 2.5]);
+    expect(mix([0, 10], { x: 8, y: 30 }, 0.25)).toEqual({ x: 2, y: 15 });
     expect([remap(30, [20, 40], [0, 1]), remap(10, [20, 40], [5, 7]), mix(10, 20, 1.5)]).toEqual([0.5, 4, 25]);
     expect(at((t) => smoothstep(0, 1, t), -1, 0.25, 0.5, 2)).toEqual([0, 0.1563, 0.5, 1]);
     expect(at((t) => smoothstep(10, 30, t), 9, 15, 20, 31)).toEqual([0, 0.1563, 0.5, 1]);

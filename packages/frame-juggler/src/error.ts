@@ -42,7 +42,7 @@ export class SketchError extends Error {
     this.option = option;
     const shown = 'value' in fault ? show(fault.value) : '';
     const words = joined([call && `${call}:`, option, shown, problem], ' ');
-    this.reason = joined([words, expected, shown.includes('NaN') && 'is a name misspelt?'], '; ');
+    this.reason = joined([words, expected, /NaN|.undefined/.test(shown) && 'is a name misspelt?'], '; ');
     // A fault that wraps another error happened where that one did.
     const lines = sketchLines(cause instanceof Error ? cause.stack : fullStack(this));
     this.source = lines[0];

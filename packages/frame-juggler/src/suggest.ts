@@ -71,8 +71,13 @@ const kin: Kin = {
   weight: { weight: 'fontWeight bold' },
   align: { align: 'textAlign' },
   center: { center: 'middle' },
-  left: { left: 'start' },
-  right: { right: 'end' },
+  left: { left: 'start center-left middle-left' },
+  right: { right: 'end center-right middle-right' },
+  top: { top: 'top-center center-top' },
+  bottom: { bottom: 'bottom-center center-bottom' },
+  easing: { easing: 'ease timing timingFunction' },
+  iterations: { 'iterations: Infinity': 'loop repeat' },
+  alternate: { alternate: 'pingpong ping-pong' },
   // Of a shape; a group has them of its own.
   anchor: {
     'anchor, or group({ rotate, about: [x, y] }, …)': 'about around pivot origin center transformOrigin',

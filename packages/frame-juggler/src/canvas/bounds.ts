@@ -40,6 +40,6 @@ function readKind(kind: string | object): ShapeKind<object> {
     option: 'kind',
     value: kind,
     problem: 'is not a shape',
-    expected: suggest(kind, Object.keys(shapes)),
+    expected: kind === 'text' ? 'measureText(string, { size }) measures text' : suggest(kind, Object.keys(shapes)),
   });
 }

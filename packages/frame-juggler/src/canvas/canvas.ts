@@ -104,7 +104,9 @@ const groupTable = {
   /** Scales by one factor, or one for each axis. */
   scale: optional(factors),
   /** Draws the region to keep; everything outside it is cut away. */
-  clip: optional(callable<(region: Canvas) => void>('a function of the region')),
+  clip: optional(
+    callable<(region: Canvas) => void>('a function that draws the region: (region) => region.circle({ … })'),
+  ),
   /** A name, for `explain`, for `pointer.over` and for people. */
   label: optional(name),
   /** Raises all of it above what is painted later; a negative layer lowers it. */

@@ -1,6 +1,6 @@
 import { fail } from '../error.ts';
 import { finite, kindOf, positive } from '../schema/kind.ts';
-import { pair, type Pair } from '../schema/point.ts';
+import { pair, point, xOf, yOf, type Pair, type Place, type Point } from '../schema/point.ts';
 import { sinCos } from '../maths/degrees.ts';
 
 /** How far along a cycle of `period` seconds is: from 0 up to, but not including, 1. */
@@ -49,10 +49,24 @@ export function clamp(value: number, lo: number, hi: number): number {
   );
 }
 
-/** The value a part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`, and it continues beyond both. */
-export function mix(a: number, b: number, t: number): number {
-  return finite.read('mix', 'a', a) * (1 - finite.read('mix', 't', t)) + finite.read('mix', 'b', b) * t;
+/**
+ * The number or the point a part `t` of the way from `a` to `b`: 0 gives `a`, 1 gives `b`, and it continues beyond both.
+ * Colors are mixed by `colorMix`.
+ */
+export function mix(a: number, b: number, t: number): number;
+export function mix(a: Point, b: Point, t: number): Place;
+export function mix(a: number | Point, b: number | Point, t: number): number | Place {
+  const part = finite.read('mix', 't', t);
+  if (typeof a !== 'object') return numberToMix.read('mix', 'a', a) * (1 - part) + finite.read('mix', 'b', b) * part;
+  const [from, to] = [point.read('mix', 'a', a), point.read('mix', 'b', b)];
+  return { x: mix(xOf(from), xOf(to), part), y: mix(yOf(from), yOf(to), part) };
 }
+
+const numberToMix = kindOf<number>(
+  'a finite number or a point; colors are mixed by colorMix',
+  Number.isFinite,
+  (value) => (typeof value === 'number' ? 'is not finite' : 'is neither a number nor a point'),
+);
 
 const range = kindOf<Pair>(
   'two different numbers, [from, to]',

@@ -118,7 +118,7 @@ function colorHint(option: string, value: unknown): string {
   if (typeof value === 'object' && value !== null && ('stops' in value || 'picture' in value))
     return 'a gradient or a pattern fills shapes: canvas.rect({ from: [0, 0], to: [width, height], fill: … })';
   if (typeof value === 'string') {
-    if (value.includes('undefined')) return 'a part of it is undefined; is a name misspelt?';
+    if (value.includes('undefined')) return 'a part of it is undefined';
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
     if (value.startsWith('#')) return 'expected "#" and 3 or 6 digits of 0 to 9 and a to f, or 4 or 8 with alpha';
     const [, called] = /^(\w+?)a?\s*\(/.exec(value.toLowerCase()) ?? [];

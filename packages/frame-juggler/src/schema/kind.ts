@@ -86,7 +86,7 @@ const notNumber = (value: unknown): string =>
 
 /** A kind that allows the numbers of a range, both ends included. */
 /* @__NO_SIDE_EFFECTS__ */
-function range(words: string, min: number, max = Number.MAX_VALUE, problem = notNumber): Kind<number> {
+export function range(words: string, min: number, max = Number.MAX_VALUE, problem = notNumber): Kind<number> {
   return new Kind<number>(
     words,
     (value) => typeof value === 'number' && value >= min && value <= max,

@@ -1,4 +1,4 @@
-import { kindOf, length, oneOf, type ValueOf } from '../schema/kind.ts';
+import { kindOf, length, oneOf, range, type ValueOf } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { Font, type OwnWeight } from './font.ts';
 
@@ -35,7 +35,7 @@ export const textStyleTable = {
   /** How lines are aligned; `auto` follows the anchor. */
   align: optional(align, 'auto'),
   /** From one baseline to the next, in ems. */
-  lineHeight: optional(length, 1.25),
+  lineHeight: optional(range('a number from 0 to 10, times the size', 0, 10), 1.25),
 };
 
 /** How text is set. A key you leave out keeps its value. */
