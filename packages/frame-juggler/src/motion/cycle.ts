@@ -62,7 +62,7 @@ export function mix(a: number | Point, b: number | Point, t: number): number | P
   return { x: mix(xOf(from), xOf(to), part), y: mix(yOf(from), yOf(to), part) };
 }
 
-const numberToMix = kindOf<number>(
+const numberToMix = /* @__PURE__ */ kindOf<number>(
   'a finite number or a point; colors are mixed by colorMix',
   Number.isFinite,
   (value) => (typeof value === 'number' ? 'is not finite' : 'is neither a number nor a point'),

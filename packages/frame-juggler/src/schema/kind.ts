@@ -97,18 +97,18 @@ export function range(words: string, min: number, max = Number.MAX_VALUE, proble
 }
 
 /** Any finite number. */
-export const finite = range('a finite number', -Number.MAX_VALUE);
+export const finite = /* @__PURE__ */ range('a finite number', -Number.MAX_VALUE);
 
 /** An angle in degrees, however many turns. */
-export const degrees = range('a finite number of degrees', -Number.MAX_VALUE);
+export const degrees = /* @__PURE__ */ range('a finite number of degrees', -Number.MAX_VALUE);
 
 /** A finite number that is not negative. */
-export const length = range('a number, 0 or more', 0, undefined, (value) =>
+export const length = /* @__PURE__ */ range('a number, 0 or more', 0, undefined, (value) =>
   typeof value === 'number' && value < 0 ? 'is negative' : notNumber(value),
 );
 
 /** A finite number above 0. */
-export const positive = range('a number above 0', Number.MIN_VALUE, undefined, (value) =>
+export const positive = /* @__PURE__ */ range('a number above 0', Number.MIN_VALUE, undefined, (value) =>
   typeof value === 'number' && value <= 0 ? 'is not above 0' : notNumber(value),
 );
 
