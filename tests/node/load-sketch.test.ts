@@ -65,6 +65,11 @@ describe('loadSketch', () => {
     expect(await folderError()).toBe('/quay is a folder; expected one of /quay/gulls.js, /quay/harbor.ts');
     for (let i = 0; i < 7; i++) writeFileSync(path.join(quay, `buoy${i}.mjs`), sketch);
     expect(await folderError()).toMatch(/^\/quay is a folder; expected one of (\/quay\/[\w.]+, ){8}…$/);
+    const without = (name: string): Promise<unknown> =>
+      loadSketch(path.join(quay, 'gulls.js'), () => Promise.reject(new Error(`Cannot find package '${name}' imported from gulls.js`))); // prettier-ignore
+    await expect(without('frame-juggler')).rejects.toThrow('gulls.js imports frame-juggler, which is not there; expected it to be installed there: npm install frame-juggler'); // prettier-ignore
+    await expect(without('frame-jugler')).rejects.toThrow('did you mean frame-juggler?');
+    await expect(without('tide-tables')).rejects.toThrow(/imports tide-tables, which is not there \(/);
     writeFileSync(path.join(folder, 'empty.mjs'), 'export const title = 3;\n');
     await expect(loadSketch(path.join(folder, 'empty.mjs'))).rejects.toThrow(/empty\.mjs has no default export/);
   });
