@@ -132,10 +132,12 @@ describe('a table', () => {
     // As spreadsheets begin what they save.
     expect(await table('\ufeffhour\n3\n\n4')).toEqual([{ hour: 3 }, { hour: 4 }]);
   });
-  test('may be parted by semicolons or tabs, with commas in its numbers', async () => {
+  test('may be parted by tabs, or by semicolons with commas in its numbers', async () => {
     const rows = [{ hour: 0, 'level, m': 2.6, sea: 'calm, gray' }];
     expect(await table('hour;"level, m";sea\n0;2,6;calm, gray\n')).toEqual(rows);
     expect(await table('hour\tlevel, m\tsea\n0\t2.6\tcalm, gray\n')).toEqual(rows);
+    // A comma that may part thousands is no decimal's.
+    expect(await table('hour\ttons\n0\t1,234\n')).toEqual([{ hour: 0, tons: '1,234' }]);
     expect(await table('hour;note\n-1,50;1,000,000\n')).toEqual([{ hour: -1.5, note: '1,000,000' }]);
   });
   test.each([

@@ -84,8 +84,8 @@ export const asset = {
     };
   },
   /**
-   * A CSV file with a line of column names: a list of rows, `{ column: value }`, parted by commas, semicolons or tabs,
-   * with a decimal comma where that parts no cells. The types of its columns can be given:
+   * A CSV file with a line of column names: a list of rows, `{ column: value }`, parted by commas, tabs,
+   * or semicolons, which go with a decimal comma. The types of its columns can be given:
    * `asset.table<{ time: string; level: number }>(…)`.
    */
   table<Row extends object = TableRow>(url: URL): Asset<readonly Row[]> {

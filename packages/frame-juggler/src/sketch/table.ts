@@ -19,7 +19,7 @@ export function parseTable(source: string): readonly TableRow[] {
     throw new Error('the table is empty; expected a line of column names');
   const twice = names.find((name, column) => names.findIndex((other) => other.trim() === name.trim()) < column);
   if (twice !== undefined) throw new Error(`the column ${JSON.stringify(twice.trim())} is there twice`);
-  const readCell = delimiter === ',' ? withPoint : withComma;
+  const readCell = delimiter === ';' ? withComma : withPoint;
   return rows.flatMap((row, index) => {
     if (row.length === 1 && row[0] === '') return [];
     if (row.length !== names.length)
@@ -34,7 +34,7 @@ function withPoint(cell: string): string | number {
   return trimmed !== '' && Number.isFinite(Number(trimmed)) ? Number(trimmed) : cell;
 }
 
-/** Where no comma parts the cells, it may be a decimal's: `2,6`. */
+/** Between semicolons a comma is a decimal's, `2,6`: it is what they are written for. Between tabs it may part thousands. */
 function withComma(cell: string): string | number {
   return withPoint(/^\s*[-+]?\d+,\d+\s*$/.test(cell) ? cell.replace(',', '.') : cell);
 }
