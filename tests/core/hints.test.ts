@@ -42,6 +42,7 @@ describe('a name that is declared nowhere', () => {
     ['PI', 'did you mean Math.PI?'],
     ['teal', "a color's name stands in quotes: 'teal'"],
     ['document', 'a sketch can do without a page: it also runs in Node and in workers'],
+    ['addEventListener', 'pointer and keys are in the moment: paint(canvas, { pointer, keys })'],
     ['requestAnimationFrame', 'paint is called for every frame by itself'],
     ['require', 'a sketch file is a module: import … from, export default'],
     ['Image', "load it as an asset: { assets: { boat: asset.picture(new URL('./boat.png', import.meta.url)) } }"],
@@ -101,11 +102,38 @@ test('a dial holds its value, and those within it, whatever step does with it', 
   expect(run.dials).toEqual({ swell: 14 });
 });
 
-test("a mistake with what is the sketch's own gets no hint", async () => {
+test("a mistake with what is the sketch's own gets no hint of ours", async () => {
   const own: Record<string, { fill: string } & (() => void)> = {};
   expect(await reasonOf(() => own.noise())).toBe('TypeError: own.noise is not a function');
-  expect(await reasonOf(() => own.gull.fill)).toMatch(/reading 'fill'\)$/);
   expect(await reasonOf(() => Object.assign(Object.freeze({ width: 3 }), { width: 8 }))).toMatch(/'#<Object>'$/);
+});
+
+const misspelt = 'is an index beyond its list, or a name misspelt?';
+const detached = 'a call stays with what it belongs to: canvas.circle({ … }), path.lineTo(x, y)';
+
+// What the engines say of these is true, and no help to someone new to the language.
+test.each<[string, (canvas: Canvas, own: Record<string, never>) => unknown, string]>([
+  ['an index beyond its list', (_, { list }) => list[3]['x'], `what stands before .x is undefined: ${misspelt}`],
+  ['a point beyond its list', (_, { list }) => { const [x] = list[3] as number[]; return x; }, misspelt],
+  ['a number as a list', () => [...(10 as never)], 'a loop that counts is for (let i = 0; i < 10; i += 1)'],
+  ['a call of lists', (_, { boat }) => (boat as number[]).push(1), 'only a list has push, and boat is none'],
+  ['a call of texts and lists', (_, { boat }) => (boat as number[]).at(1), 'only a list or a text has at, and boat is none'],
+  ['a length that is called', (_, { list }) => (list as { length: () => void }).length(), 'length is no call: leave its parentheses out'],
+  ['a list of no length', () => new Array(-1), 'how long a list is, is a whole number from 0 on'],
+  ['a function without an end', function again(): unknown { return [again()]; }, 'a function that calls itself has to stop: if (depth === 0) return'],
+  ['what is changed', () => new Function('const x = 1; x = 2')(), 'what changes is declared with let'],
+  ['what is used too early', () => new Function('x; let x')(), 'declare x above where it is used'],
+  ['a call by itself', ({ circle }) => circle({ at: [9, 9], radius: 3 }), detached],
+  ['a call of a path by itself', (canvas) => canvas.path({ build: ({ lineTo }) => void lineTo(3, 4) }), detached],
+])('%s: the reason says what to do instead', async (_, paint, hint) => {
+  const own = { list: [], boat: {} } as never;
+  expect((await reasonOf((canvas) => paint(canvas, own))).replace(/^.*?; /, '')).toBe(hint);
+}); // prettier-ignore
+
+test('code that is stopped before there is a sketch is told the same', () => {
+  expect(asLoadError(new TypeError('Assignment to constant variable.')).reason).toBe(
+    'TypeError: Assignment to constant variable; what changes is declared with let',
+  );
 });
 
 test.each([

@@ -71,6 +71,13 @@ export function sketchLines(stack: string | undefined): SourceLine[] {
   return lines;
 }
 
+/** Whether an error comes of the library's own code, or the host's, by the innermost call of its stack. */
+export function isThrownByHost(stack: string | undefined): boolean {
+  const innermost = stack?.split('\n').find((row) => /^\s*at |@/.test(row));
+  const file = innermost && framePattern.exec(innermost)?.[1];
+  return file !== undefined && file !== '' && isHostCode(file);
+}
+
 /**
  * The line at hand of the sketch that called the library, where the engine tells.
  * @param entry the function that the sketch most likely called: nothing above it needs to be looked at

@@ -104,8 +104,7 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
         noted.moved ||= before === undefined || next !== undefined || isChanged(before, valuesOf(state));
         return next;
       }),
-    // Without parameters of its own, as it is not known here whether the sketch's paint takes a state.
-    paint(...[canvas, moment, state]) {
+    paint: takingAsMuch(sketch.paint, (canvas, moment, state) => {
       const stage = { over: false };
       const before = noted.log && valuesOf(state);
       try {
@@ -118,8 +117,13 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
       const after = before && valuesOf(state);
       noted.changed ??= firstChange(before?.values, after?.values);
       noted.written ??= firstChange(before?.pictures, after?.pictures);
-    },
+    }),
   });
+}
+
+/** A function with as many parameters as another has: whether a sketch's own takes the state, hints tell by that. */
+function takingAsMuch<Made extends (...given: never) => unknown>(own: Made, made: Made): Made {
+  return Object.defineProperty(made, 'length', { value: own.length });
 }
 
 function watchedMoment(moment: Moment, noted: Noted): Moment {

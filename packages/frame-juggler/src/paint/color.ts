@@ -115,8 +115,11 @@ function colorHint(option: string, value: unknown): string {
   if (typeof value === 'function') return 'expected what it gives when it is called: ramp(stops)(0.5)';
   if (Array.isArray(value) && value.length >= 3 && value.every((part) => typeof part === 'number'))
     return `did you mean rgb(${value.join(', ')})?`;
-  if (typeof value === 'object' && value !== null && ('stops' in value || 'picture' in value))
-    return 'a gradient or a pattern fills shapes: canvas.rect({ from: [0, 0], to: [width, height], fill: … })';
+  if (typeof value === 'object' && value !== null) {
+    if ('stops' in value || 'picture' in value)
+      return 'a gradient or a pattern fills shapes: canvas.rect({ from: [0, 0], to: [width, height], fill: … })';
+    if ('color' in value) return `did you mean ${option}: ${show(value.color)}?`;
+  }
   if (typeof value === 'string') {
     if (value.includes('undefined')) return 'a part of it is undefined';
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;

@@ -1,6 +1,8 @@
 import { colorNames } from '../paint/color-names.ts';
+import { isThrownByHost } from '../source-line.ts';
 import { kinOf, nearest, suggest } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
+import { hintForLanguage } from './language-hints.ts';
 import { canvasNames, exportKin, libraryNames, momentNames } from './library-names.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -15,18 +17,25 @@ export interface Stop {
   readonly state: unknown;
 }
 
-/** What would most likely be right; undefined where that cannot be told. */
-export function hintFor(thrown: unknown, stop: Stop): string | undefined {
-  if (thrown instanceof ReferenceError) {
-    const name = undefinedName(thrown);
-    return name === undefined ? undefined : hintForName(name);
-  }
-  if (!(thrown instanceof TypeError)) return undefined;
-  const hint = hintForCall(thrown) ?? hintForValue(thrown, stop);
-  if (hint !== undefined) return hint;
-  const { step, paint } = stop.sketch;
+/**
+ * What would most likely be right; undefined where that cannot be told.
+ * @param stop left out while a sketch's file is loaded, when there is no sketch yet
+ */
+export function hintFor(thrown: unknown, stop?: Stop): string | undefined {
+  if (!(thrown instanceof Error)) return undefined;
+  const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
+  if (name !== undefined) return hintForName(name);
+  return (thrown instanceof TypeError ? hintForType(thrown, stop) : undefined) ?? hintForLanguage(thrown);
+}
+
+function hintForType(thrown: TypeError, stop: Stop | undefined): string | undefined {
+  return hintForCall(thrown) ?? (stop && (hintForValue(thrown, stop) ?? hintForState(thrown, stop)));
+}
+
+/** What would be right where a sketch takes from a state that it does not have. */
+function hintForState({ message, stack }: TypeError, { sketch: { step, paint }, state }: Stop): string | undefined {
   const takesState = step !== undefined || paint.length > 2;
-  return takesState && stop.state === undefined && thrown.message.includes('undefined')
+  return takesState && state === undefined && message.includes('undefined') && !isThrownByHost(stack)
     ? 'the state is undefined, as start returns none: start: () => ({ x: 0 })'
     : undefined;
 }
@@ -46,7 +55,7 @@ export const makers: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** What would be right where something was called that cannot be, or a file fetched by its name alone, which Node cannot. */
-export function hintForCall({ message }: TypeError): string | undefined {
+function hintForCall({ message }: TypeError): string | undefined {
   const [, fetched] = /^Failed to parse URL from (\S+)$/.exec(message) ?? [];
   if (fetched !== undefined) return assetHint(fetched);
   // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
@@ -74,26 +83,45 @@ function hintForValue({ message }: TypeError, { sketch }: Stop): string | undefi
   return added && `a call takes what it is drawn with between its parentheses: canvas.${added}`;
 }
 
-/** What there is in pages alone. */
-const ofPages = ['document', 'window', 'localStorage', 'alert', 'prompt'];
+const withoutPage = 'a sketch can do without a page: it also runs in Node and in workers';
+const fromMoment = 'pointer and keys are in the moment: paint(canvas, { pointer, keys })';
+const ownSize = "the size is the canvas's own: canvas.width, canvas.height";
+/** What there is in pages alone, and what sketches do instead. */
+const ofPages: Readonly<Record<string, string>> = {
+  document: withoutPage,
+  window: withoutPage,
+  localStorage: withoutPage,
+  sessionStorage: withoutPage,
+  location: withoutPage,
+  alert: withoutPage,
+  confirm: withoutPage,
+  prompt: withoutPage,
+  Audio: withoutPage,
+  AudioContext: withoutPage,
+  innerWidth: ownSize,
+  innerHeight: ownSize,
+  addEventListener: fromMoment,
+  onmousemove: fromMoment,
+  onkeydown: fromMoment,
+  requestAnimationFrame: 'paint is called for every frame by itself',
+  Image: assetHint('boat.png'),
+};
 
 /** The name that was used and never declared, as engines say it. */
-export function undefinedName({ message }: ReferenceError): string | undefined {
+function undefinedName({ message }: ReferenceError): string | undefined {
   const [, name, sought] = /^(\w+) is not defined|variable: (\w+)/.exec(message) ?? [];
   return name ?? sought;
 }
 
 /** What would be right where a name is declared nowhere. */
-export function hintForName(name: string): string {
+function hintForName(name: string): string {
   if (libraryNames.includes(name)) return importOf(name);
   const known = ownerOf(name);
   if (known !== undefined) return known;
   if (colorNames.has(name)) return `a color's name stands in quotes: '${name}'`;
-  if (name === 'requestAnimationFrame') return 'paint is called for every frame by itself';
   if (['require', 'module', 'exports'].includes(name))
     return 'a sketch file is a module: import … from, export default';
-  if (name === 'Image') return assetHint('boat.png');
-  if (ofPages.includes(name)) return 'a sketch can do without a page: it also runs in Node and in workers';
+  if (Object.hasOwn(ofPages, name)) return ofPages[name]!;
   if (name === 'state') return 'it is handed over: step(state, moment), paint(canvas, moment, state)';
   // A sketch's own names are not known here, so that one of ours must be as near as a slip of the hand. What else a
   // frame's number is called, such as count, is a sketch's own more often than not; and so is a word for what the

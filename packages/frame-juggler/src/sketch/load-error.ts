@@ -1,6 +1,6 @@
 import { asSketchError, SketchError } from '../error.ts';
 import { assetHint } from './asset-hint.ts';
-import { hintForCall, hintForImport, hintForName, importOf, undefinedName } from './hints.ts';
+import { hintFor, hintForImport, importOf } from './hints.ts';
 import { libraryNames } from './library-names.ts';
 
 /** The library, as bundlers and servers write where it is; the viewer's own has it in a folder of that name. */
@@ -21,9 +21,7 @@ export function asLoadError(thrown: unknown): SketchError {
   const file = importedFile(thrown);
   if (file !== undefined)
     return new SketchError({ problem: `${file} is imported, which is no code`, expected: assetHint(file) });
-  if (thrown instanceof TypeError) return asSketchError(thrown, hintForCall(thrown));
-  const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
-  return asSketchError(thrown, name === undefined ? undefined : hintForName(name));
+  return asSketchError(thrown, hintFor(thrown));
 }
 
 /** What a file imported of a module that does not export it, as engines say it; Safari does not name the module. */
