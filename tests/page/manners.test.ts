@@ -372,6 +372,23 @@ describe('a mounted sketch', () => {
     expect(seen).toEqual([1, 1280, [0, 128, 128, 255], [255, 255, 255, 255]]);
   });
 
+  test("its calls are a button's as they are", async () => {
+    await scene('<div></div><button>Next</button>');
+    const frame = await page.evaluate(async () => {
+      const { mount, buoy } = (globalThis as unknown as { bench: Bench }).bench;
+      const player = mount(buoy, 'div', { autoplay: false });
+      const button = document.querySelector('button')!;
+      button.addEventListener('click', player.advance);
+      await player.ready;
+      for (let click = 0; click < 3; click++) button.click();
+      const { advance, back } = player;
+      await advance();
+      await back();
+      return player.frame;
+    });
+    expect(frame).toBe(3);
+  });
+
   test('of twelve on a page, those off the screen paint nothing, and all that play are in step', async () => {
     await scene('<div></div>'.repeat(12));
     const counts = await page.evaluate(async () => {

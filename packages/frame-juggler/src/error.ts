@@ -95,7 +95,8 @@ export function fail(fault: Fault): never {
  */
 export function asSketchError(thrown: unknown, hint?: string): SketchError {
   if (thrown instanceof SketchError) return thrown;
-  const problem = thrown instanceof Error ? `${thrown.name}: ${thrown.message.replace(/\.$/, '')}` : `threw ${show(thrown)}`;
+  const problem =
+    thrown instanceof Error ? `${thrown.name}: ${thrown.message.replace(/\.$/, '')}` : `threw ${show(thrown)}`;
   return new SketchError({ problem, expected: hint, cause: thrown });
 }
 

@@ -116,6 +116,9 @@ interface PlayerTarget {
 type Listener<Type extends keyof PlayerEvents> = (event: PlayerEvents[Type]) => void;
 const PlayerTarget = EventTarget as new () => PlayerTarget;
 
+/** What a page may have a button do: as its listener it is called without its player. */
+const handlers = ['play', 'pause', 'advance', 'back', 'restart', 'stop'] as const;
+
 /**
  * Plays a sketch on a canvas element. Which frame is due is worked out from the screen's clock: a slow machine shows
  * fewer pictures, but steps every frame, so that things move at the same speed everywhere.
@@ -165,6 +168,7 @@ export class Player<Dials extends DialMap = DialMap> extends PlayerTarget {
     perform: (setting: PerformerSetting) => Performer = (setting) => new PagePerformer(sketch, setting),
   ) {
     super();
+    for (const name of handlers) this[name] = this[name].bind(this) as never;
     const { autoplay, controls, density, fit, input } = readOptions(options);
     const { view } = this;
     const opening = openingOf(options);
