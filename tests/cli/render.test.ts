@@ -23,6 +23,7 @@ const folder = temporaryFolder({
   'buoy.ts': sketch("const x: number = 10 * seconds;\n    canvas.rect({ from: [x, 0], to: [x + random.between(4, 9), 40], fill: 'white' });"),
   'plain.js': sketch("canvas.circle({ at: [30, 20], radius: 9 });"),
   'module.mjs': sketch("canvas.circle({ at: [30, 20], radius: 9 });"),
+  'prints.ts': sketch("console.log('paint', seconds);\n    canvas.circle({ at: [30, 20], radius: 9 });", "duration: 1, start: () => console.log('start'), step: () => console.log('step'),"),
   'parted.ts': "import { paint } from './parts.js';\nimport { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint });\n",
   'parts.ts': "import type { Canvas } from 'frame-juggler';\nenum Size { Small = 4 }\nexport const paint = (canvas: Canvas): void => canvas.circle({ at: [1, 1], radius: Size.Small });\n",
   'throws.ts': sketch("if (seconds > 0.4) throw new Error('squall');", 'duration: 2,'),
@@ -102,6 +103,18 @@ describe('juggle render', () => {
     await promisify(execFile)(process.execPath, ['--max-old-space-size=600', tool, ...ask]);
     expect(readdirSync(to)).toHaveLength(12);
   });
+
+  test.each([
+    ['render prints.ts -o prints.png --frame 1', 'start step paint0.1'],
+    ['render prints.ts -o prints.gif --frames 0..2', 'start paint0 step paint0.1 step paint0.2'],
+    ['explain prints.ts --frame 1', 'start step paint0.1'],
+    ['check prints.ts --frames 0..1', 'start paint0 step paint0.1'],
+    ['check prints.ts', 'start paint0 step paint0.1 step paint0.2 step paint0.3 step paint0.4 step paint0.5 step paint0.6 step paint0.7 step paint0.8 step paint0.9'],
+  ])('%s: what the sketch prints comes once, however often it is looked at', async (words, printed) => {
+    const { out } = await juggle(folder.path, ...words.split(' '));
+    const lines = out.split('\n').filter((line) => /^(start|step|paint)\b/.test(line));
+    expect(lines.map((line) => line.replace(' ', '')).join(' ')).toBe(printed);
+  }); // prettier-ignore
 
   test('takes another size', async () => {
     await run('render', 'plain.js', '-o', 'sized.png', '--size', '30x90', '--quiet');

@@ -104,7 +104,7 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
 
 /** The frames that are looked at where none are named; their number follows from the first one's items, not from the time. */
 async function usualFrames(sketch: Sketch, open: GatherSetting['open']): Promise<readonly [number, number]> {
-  const run = open(sketch);
+  const run = quiet(open(sketch));
   await run.goTo(0);
   const items = (await run.paint()).order.length;
   const most = Math.max(usual.fewest, Math.min(usual.frames, Math.floor(usual.items / Math.max(1, items))));
@@ -114,7 +114,9 @@ async function usualFrames(sketch: Sketch, open: GatherSetting['open']): Promise
 async function detailOf(run: Run, noted: Noted, at: number, painted: Frame): Promise<Detail> {
   const log = new PaintLog();
   noted.log = log;
+  run.quiet = true;
   const frame = await run.paint(true);
+  run.quiet = false;
   noted.log = undefined;
   noteLacking(log);
   const items = itemsInWords(frame);
@@ -183,6 +185,12 @@ function underItems(frame: Frame): ({ changes: boolean; color: [number, number, 
   });
 }
 
+/** A run whose sketch prints nothing: it has done so in the first one. */
+function quiet(run: Run): Run {
+  run.quiet = true;
+  return run;
+}
+
 /** Runs the sketch again, and at twice its frame rate, and finds what then differs. */
 async function runAgain(
   sketch: Sketch,
@@ -191,7 +199,7 @@ async function runAgain(
   details: readonly Detail[],
   onProgress: (done: number) => void,
 ): Promise<Pick<Evidence, 'differs' | 'faster'>> {
-  const again = open(sketch);
+  const again = quiet(open(sketch));
   let differs: number | undefined;
   for (const { at, frame } of details) {
     await again.goTo(at);
@@ -200,7 +208,7 @@ async function runAgain(
   }
   if (sketch.frames === 1 || last === first) return { differs, faster: undefined };
   const quick = withParts(sketch, { frameRate: sketch.frameRate * 2, frames: sketch.frames * 2 });
-  const run = open(quick);
+  const run = quiet(open(quick));
   const course: Frame[] = [];
   const end = Math.min(last, first + Math.round(comparedSeconds * sketch.frameRate));
   for (let at = first; at <= end; at++) {

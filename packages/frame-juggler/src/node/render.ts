@@ -186,6 +186,7 @@ async function checkpointsOf(run: Run, read: Read): Promise<Checkpoints | undefi
 }
 
 async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void> {
+  run.quiet = true;
   try {
     const [painted, again] = [await run.paint(), await run.paint(true)];
     for (const { text } of notesOnFrame(painted, again, run.frame, run.usesInput)) onNote(text);

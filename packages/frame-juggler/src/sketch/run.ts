@@ -22,6 +22,7 @@ import {
   type Pointer,
 } from './input.ts';
 import { NotedInput } from './noted-input.ts';
+import { quietly } from './quiet.ts';
 import { checkSize, sketchKind, type Moment, type Sketch } from './sketch.ts';
 
 /** One of the sketch's own functions, about to be called; or its files, about to be loaded. */
@@ -107,6 +108,8 @@ export class Run {
   readonly height: number;
   /** Pixels of the rendering to one unit; may be changed between frames. */
   density: number;
+  /** Whether what the sketch prints is left out, as where a frame is painted once more to be looked at. */
+  quiet = false;
   /** How the sketch's units lie on the canvas. */
   readonly view: View;
   private readonly options: RunOptions;
@@ -546,7 +549,8 @@ export class Run {
   private call<T>(name: RunCall['name'], call: () => T): T {
     const { limit } = this.options;
     const frame = Math.max(0, this.at);
-    const result = limit === undefined ? call() : limit(call, { sketch: this.sketch, frame, name });
+    const made = this.quiet ? () => quietly(call) : call;
+    const result = limit === undefined ? made() : limit(made, { sketch: this.sketch, frame, name });
     if ((name === 'step' || name === 'paint') && result instanceof Promise) {
       result.catch(() => undefined);
       fail({

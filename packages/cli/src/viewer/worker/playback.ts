@@ -238,7 +238,12 @@ export class Playback {
       if (this.traced?.at !== at) {
         // If an older frame is shown, the run goes back to it: a run can only paint the frame that it is at.
         if (run.frame !== at) await run.goTo(at);
-        this.traced = { at, frame: await run.paint(true) };
+        run.quiet = true;
+        try {
+          this.traced = { at, frame: await run.paint(true) };
+        } finally {
+          run.quiet = false;
+        }
       }
       return this.traced.frame;
     });

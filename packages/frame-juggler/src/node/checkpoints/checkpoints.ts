@@ -275,12 +275,14 @@ export class Checkpoints {
 
   private async painted(): Promise<string> {
     const began = performance.now();
+    this.run.quiet = true;
     try {
       return digestOf(await this.run.paint());
     } catch (error) {
       // Nobody has asked for this frame: one that cannot be painted is left to whoever does.
       return asSketchError(error).reason;
     } finally {
+      this.run.quiet = false;
       this.painting.done(began);
     }
   }

@@ -43,6 +43,8 @@ export async function paintedFrame(sketch: Sketch, read: Complete<typeof oneFram
       read.onProgress?.(++done, at + 1);
     });
   }
+  // Under a carry it has been painted by now.
+  run.quiet = sketch.carry > 0;
   const frame = await run.paint(true);
   let drawn: Picture | undefined;
   const picture = (): Picture => {
