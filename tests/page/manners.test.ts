@@ -373,20 +373,20 @@ describe('a mounted sketch', () => {
   });
 
   test("its calls are a button's as they are", async () => {
-    await scene('<div></div><button>Next</button>');
-    const frame = await page.evaluate(async () => {
+    await scene('<div></div><button>Rest</button>');
+    const seen = await page.evaluate(async () => {
       const { mount, buoy } = (globalThis as unknown as { bench: Bench }).bench;
-      const player = mount(buoy, 'div', { autoplay: false });
+      const player = mount(buoy, 'div');
       const button = document.querySelector('button')!;
-      button.addEventListener('click', player.advance);
-      await player.ready;
-      for (let click = 0; click < 3; click++) button.click();
-      const { advance, back } = player;
-      await advance();
+      button.onclick = player.pause;
+      button.click();
+      const { restart, advance, back, playing } = player;
+      await restart();
+      for (let i = 0; i < 3; i++) await advance();
       await back();
-      return player.frame;
+      return [playing, player.frame];
     });
-    expect(frame).toBe(3);
+    expect(seen).toEqual([false, 2]);
   });
 
   test('of twelve on a page, those off the screen paint nothing, and all that play are in step', async () => {
