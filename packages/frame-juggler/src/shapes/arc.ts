@@ -19,8 +19,9 @@ const sizeTable = {
   radii: lengths,
 };
 type SizeTable = typeof sizeTable;
+interface SpanOptions extends Options<typeof table> {}
 /** A part of an ellipse's edge, from one angle to another. */
-export type ArcOptions = PinOptions & Options<typeof table> & (Form<SizeTable, 'radius'> | Form<SizeTable, 'radii'>);
+export type ArcOptions = PinOptions & SpanOptions & (Form<SizeTable, 'radius'> | Form<SizeTable, 'radii'>);
 
 export const arc: ShapeKind<ArcOptions> = {
   name: 'arc',

@@ -16,8 +16,9 @@ const table = {
     ),
   ),
 };
+interface CornerOptions extends Options<typeof table> {}
 /** A rectangle: its place and size, or two opposite corners. */
-export type RectOptions = BoxOptions & Options<typeof table>;
+export type RectOptions = BoxOptions & CornerOptions;
 
 export const rect: ShapeKind<RectOptions> = {
   name: 'rect',
