@@ -55,9 +55,12 @@ describe('gradients', () => {
     }
   }); // prettier-ignore
 
-  test('of no size paint nothing', () => {
-    const fill = radialGradient({ at: [50, 50], radius: 0, stops });
-    expect(inkArea(picture((canvas) => canvas.rect({ from: [0, 0], to: [100, 100], fill })))).toBe(0);
+  test.each([
+    ['a circle', radialGradient({ at: [50, 50], radius: 0, stops: ['gold', 'teal'] })],
+    ['a line', linearGradient({ from: [0.5, 0.5], to: [0.5, 0.5], units: 'box', stops: ['gold', 'teal'] })],
+  ])('of %s without a length are all of their last color', (_, fill) => {
+    const drawn = picture((canvas) => canvas.rect({ from: [0, 0], to: [100, 100], fill }));
+    for (const x of [1, 50, 99]) expect(pixel(drawn, x, 50)).toEqual([0, 128, 128, 255]);
   });
 
   test('in fractions of the box they fit every shape; in units they move with the shape', () => {

@@ -173,6 +173,17 @@ describe('strokes', () => {
     expect(at({ width: 10, join: 'bevel' }, [60, 20])).toBeCloseTo(400, 0);
   });
 
+  test('what is flat is a line there and back; a place that nothing leads from is none', () => {
+    const inkOf = (draw: (canvas: Canvas, flat: object) => void): number =>
+      inkArea(picture((canvas) => draw(canvas, { fill: 'none', stroke: { color: 'black', width: 6, join: 'bevel', cap: 'round' } }))); // prettier-ignore
+    expect(inkOf((canvas, flat) => canvas.ellipse({ at: [50, 50], radii: [30, 0], ...flat }))).toBeCloseTo(360, 0);
+    expect(inkOf((canvas, flat) => canvas.polygon({ points: [[20, 50], [80, 50], [40, 50]], ...flat }))).toBeCloseTo(360, 0);
+    expect(inkOf((canvas, flat) => canvas.rect({ at: [50, 50], size: [0, 60], ...flat }))).toBeCloseTo(360, 0);
+    expect(inkOf((canvas, flat) => canvas.path({ data: 'M50 50', ...flat }))).toBe(0);
+    expect(inkOf((canvas, flat) => canvas.path({ data: 'M20 20M50 50L50 50M80 80', ...flat }))).toBeCloseTo(Math.PI * 9, 0);
+    expect(inkOf((canvas, flat) => canvas.path({ data: 'M20 20M50 50Z', ...flat }))).toBeCloseTo(Math.PI * 9, 0);
+  }); // prettier-ignore
+
   test('are drawn out before they are transformed', () => {
     const part = fc.integer({ min: -20, max: 20 }).map((tenths) => tenths / 10);
     fc.assert(

@@ -216,6 +216,16 @@ describe('path data', () => {
     }
   });
 
+  test('of an arc without a height reaches as far as the arc', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -720, max: 720 }), fc.integer({ min: -720, max: 720 }), (start, end) => {
+        const flat = record((canvas) => canvas.arc({ at: [40, 30], radii: [20, 0], start, end })).items[0].path;
+        const [before, after] = [flat, parsePathData('path', pathData(flat))].map((each) => pathBox(each));
+        for (const side of ['left', 'right'] as const) expect(after[side]).toBeCloseTo(before[side], 3);
+      }),
+    );
+  });
+
   test('of a text draws what the text draws', () => {
     const data = textOutline('Mole 7', { at: [50, 50], size: 24 });
     const [text, path] = record((canvas) => {

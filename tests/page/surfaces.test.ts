@@ -3,6 +3,7 @@ import path from 'node:path';
 import type { Browser, Page } from 'playwright-core';
 import type * as Library from '../../packages/frame-juggler/src/index.ts';
 import type * as BrowserLibrary from '../../packages/frame-juggler/src/browser/index.ts';
+import { edges } from '../fixtures/edges.ts';
 import { juggle } from '../helpers.ts';
 import { decode } from 'fast-png';
 import { launch, serve } from './browser.ts';
@@ -124,6 +125,13 @@ describe('the surfaces', () => {
     const sum = (key: 'near' | 'all'): number => fine.reduce((total, result) => total + result[key], 0);
     expect(sum('near') / sum('all')).toBeGreaterThanOrEqual(0.995);
   }, 120_000);
+
+  test('canvas2d draws what browsers by themselves would leave out', async () => {
+    for (const frame of edges.keys()) {
+      const { near, all } = await drawnInPage(path.resolve('tests/fixtures/edges.ts'), frame, 2);
+      expect([frame, near / all > 0.97]).toEqual([frame, true]);
+    }
+  });
 
   // Letters are hardly more than edges: of examples that are full of them a hundredth more differs.
   test('canvas2d agrees with the raster over every example', async () => {

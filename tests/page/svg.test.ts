@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import path from 'node:path';
 import type { Browser } from 'playwright-core';
+import { edges } from '../fixtures/edges.ts';
 import { juggle, temporaryFolder } from '../helpers.ts';
 import { launch } from './browser.ts';
 
@@ -88,6 +89,13 @@ describe('an SVG file', () => {
       expect(sum(0) / sum(1)).toBeGreaterThan(whole);
     }
   }, 120_000); // prettier-ignore
+
+  test('shows what has no length, or no height, as the raster does', async () => {
+    for (const frame of edges.keys()) {
+      const [near, all] = await agreement(path.resolve('tests/fixtures/edges.ts'), frame, 2);
+      expect([frame, near / all > 0.97]).toEqual([frame, frame < 11]);
+    }
+  }, 60_000);
 
   test('shows at the coordinates of a map what the raster draws', async () => {
     const [near, all] = await agreement('map.ts', 0, 2);

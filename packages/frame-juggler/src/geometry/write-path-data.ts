@@ -69,6 +69,13 @@ function arcData(path: Path, i: number, open: boolean, write: NumberWriter): str
   const [rx, ry, rotation, start, sweep] = [path[i + 3], path[i + 4], path[i + 5], path[i + 6], path[i + 7]];
   const point = (degrees: number): string => arcPoint(path, i, degrees).map(write).join(' ');
   let data = `${open ? 'L' : 'M'}${point(start)}`;
+  if (rx === 0 || ry === 0) {
+    // A flat one goes to and fro along a line, and turns where a round one would be furthest out.
+    const [way, end] = [Math.sign(sweep), start + sweep];
+    let quarter = way * (Math.floor((way * start) / 90) + 1);
+    for (; way * quarter * 90 < way * end; quarter += way) data += `L${point(quarter * 90)}`;
+    return `${data}L${point(end)}`;
+  }
   const pieces = Math.max(1, Math.ceil(Math.abs(sweep) / 120));
   const radii = `${write(Math.abs(rx))} ${write(Math.abs(ry))} ${write(rotation)}`;
   // A mirrored ellipse runs the other way round.

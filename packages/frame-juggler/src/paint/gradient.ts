@@ -151,6 +151,17 @@ export function isGradient(value: unknown): value is Gradient {
   return typeof value === 'object' && value !== null && gradients.has(value);
 }
 
+/** A gradient as it paints: where its ends are one, it is all of the last color, as SVG 2 has it. */
+export function paintOf(gradient: Gradient): Gradient | PackedColor {
+  const { type, stops } = gradient;
+  const hasLength =
+    type === 'conic' ||
+    (type === 'radial'
+      ? gradient.radius > 0
+      : gradient.from[0] !== gradient.to[0] || gradient.from[1] !== gradient.to[1]);
+  return hasLength ? gradient : stops[stops.length - 1].color;
+}
+
 function packStops(call: string, given: readonly Stop[]): GradientBase['stops'] {
   return readStops(call, given, readPacked);
 }

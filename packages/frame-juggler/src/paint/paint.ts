@@ -2,7 +2,7 @@ import type { Matrix } from '../geometry/matrix.ts';
 import { fail } from '../error.ts';
 import { nearest } from '../suggest.ts';
 import { Color, readPacked, type ColorLike, type PackedColor } from './color.ts';
-import { isGradient, type Gradient } from './gradient.ts';
+import { isGradient, paintOf, type Gradient } from './gradient.ts';
 import { isPattern, type Pattern } from './pattern.ts';
 import type { Picture } from './picture.ts';
 
@@ -34,7 +34,8 @@ export function readPaint(call: string, option: string, value: unknown): Paint |
   if (value === 'none') return undefined;
   // Colors first: they are by far the most, and cheapest to tell.
   if (typeof value === 'string' || value instanceof Color) return readPacked(call, option, value);
-  if (isGradient(value) || isPattern(value)) return value;
+  if (isGradient(value)) return paintOf(value);
+  if (isPattern(value)) return value;
   if (typeof value === 'object' && value !== null && 'stops' in value) unmade(call, option, value);
   return readPacked(call, option, value);
 }

@@ -199,7 +199,7 @@ class Canvas2dBackend implements Backend<Context> {
     }
     context.beginPath();
     if (stroke === undefined && isEllipse(item)) traceEllipse(context, item.outlines, item.start);
-    else tracePath(context, item.outlines, item.start, item.end);
+    else tracePath(context, item.outlines, item.start, item.end, stroke && stroke.width / 2);
     if (fill !== undefined) {
       // The outline is traced already: from here on the transform is that of the paint.
       const units = unitsOf(fill, item);
@@ -215,6 +215,7 @@ class Canvas2dBackend implements Backend<Context> {
     if (units === undefined) {
       context.setTransform(...matrix);
       setPen(context, stroke);
+      tracePoints(context, item, stroke);
       context.strokeStyle = styleOf(context, stroke.paint, matrix);
       return context.stroke();
     }
@@ -222,8 +223,9 @@ class Canvas2dBackend implements Backend<Context> {
     const layer = this.open();
     layer.setTransform(...matrix);
     layer.beginPath();
-    tracePath(layer, item.outlines, item.start, item.end);
+    tracePath(layer, item.outlines, item.start, item.end, stroke.width / 2);
     setPen(layer, stroke);
+    tracePoints(layer, item, stroke);
     layer.strokeStyle = '#000';
     layer.stroke();
     layer.globalCompositeOperation = 'source-in';
@@ -283,7 +285,49 @@ function traceEllipse(context: Context, path: Path, i: number): void {
   else context.ellipse(x, y, rx, ry, path[i + 5] * toRadians, 0, 2 * Math.PI);
 }
 
-function tracePath(context: Context, path: Path, start: number, end: number): void {
+/** Subpaths of no length: under round and square caps they are a dot, which browsers leave out. */
+function tracePoints(context: Context, { outlines: path, start, end }: Item, { cap, width }: ItemStroke): void {
+  if (cap === 'butt') return;
+  let [x, y] = [0, 0];
+  let open = false;
+  let isFresh = false;
+  let isPoint = false;
+  const finish = (): void => {
+    if (isPoint) context.moveTo(x, y);
+    if (isPoint) context.lineTo(x + width / 1000, y);
+    isPoint = false;
+  };
+  for (let i = start; i < end; i += commandLength[path[i]]) {
+    const command = path[i];
+    if (command === close) {
+      isPoint ||= isFresh;
+      finish();
+    } else if (command === move) {
+      finish();
+      [x, y] = [path[i + 1], path[i + 2]];
+      isFresh = true;
+    } else {
+      if (!open && command === arc) [x, y] = arcPoint(path, i, path[i + 6]);
+      isPoint = (isFresh || isPoint || !open) && staysAt(path, i, x, y);
+      isFresh = false;
+    }
+    open = command !== close;
+  }
+  finish();
+}
+
+/** Whether a command of a path leads nowhere else than where it begins. */
+function staysAt(path: Path, i: number, x: number, y: number): boolean {
+  if (path[i] === arc) return path[i + 7] === 0 || (path[i + 3] === 0 && path[i + 4] === 0);
+  for (let at = i + 1; at < i + commandLength[path[i]]; at += 2) if (path[at] !== x || path[at + 1] !== y) return false;
+  return true;
+}
+
+/** Chords of this many degrees stand for an arc of less radius than the pen along it has: of it, browsers leave the middle out. */
+const chord = 3;
+
+/** @param half half the width of the pen that is led along it */
+function tracePath(context: Context, path: Path, start: number, end: number, half = 0): void {
   let open = false;
   for (let i = start; i < end; i += commandLength[path[i]]) {
     const command = path[i];
@@ -304,6 +348,12 @@ function tracePath(context: Context, path: Path, start: number, end: number): vo
         const [begins, sweep] = [path[i + 6], path[i + 7]];
         // After a close, the standard continues from the subpath's start, but our arcs begin a new subpath.
         if (!open) context.moveTo(...arcPoint(path, i, begins));
+        const [least, most] = [Math.min(path[i + 3], path[i + 4]), Math.max(path[i + 3], path[i + 4])];
+        if (least * least < half * most) {
+          const chords = Math.ceil(Math.abs(sweep) / chord);
+          for (let n = 0; n <= chords; n++) context.lineTo(...arcPoint(path, i, begins + (sweep * n) / (chords || 1)));
+          break;
+        }
         const from = begins * toRadians;
         const to = (begins + sweep) * toRadians;
         const turn = path[i + 5] * toRadians;

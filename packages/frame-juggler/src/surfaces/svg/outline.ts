@@ -8,16 +8,17 @@ export function outlineElement(
   path: Path,
   write: NumberWriter,
 ): { readonly name: string; readonly attributes: Attributes } {
+  // What has no width or no height is a line to draw along, and as one of SVG's own shapes would not be drawn.
   if (path.length === 9 && path[0] === arc && path[5] === 0 && path[6] === 0 && path[7] === 360 && path[8] === close) {
     const [cx, cy, rx, ry] = [path[1], path[2], path[3], path[4]];
-    if (rx === ry) return { name: 'circle', attributes: written({ cx, cy, r: rx }, write) };
-    return { name: 'ellipse', attributes: written({ cx, cy, rx, ry }, write) };
+    if (rx === ry && rx > 0) return { name: 'circle', attributes: written({ cx, cy, r: rx }, write) };
+    if (rx > 0 && ry > 0) return { name: 'ellipse', attributes: written({ cx, cy, rx, ry }, write) };
   }
   const straight = straightPoints(path);
   if (straight === undefined) return { name: 'path', attributes: { d: pathData(path, write) } };
   const { points, closed } = straight;
   const [[x, y], [x1, y1], [x2, y2], [x3, y3]] = [...points, [], [], []] as [number, number][];
-  if (points.length === 4 && closed && x === x3 && y === y1 && x1 === x2 && y2 === y3 && x1 >= x && y2 >= y)
+  if (points.length === 4 && closed && x === x3 && y === y1 && x1 === x2 && y2 === y3 && x1 > x && y2 > y)
     return { name: 'rect', attributes: written({ x, y, width: x1 - x, height: y2 - y }, write) };
   if (points.length === 2 && !closed)
     return { name: 'line', attributes: written({ x1: x, y1: y, x2: x1, y2: y1 }, write) };

@@ -46,7 +46,7 @@ function serverOf(paint: TablePaint, box: () => Box, beyond: number, defs: Defin
 const servers: { [Type in TablePaint['type']]: Server<Type> } = {
   linear(gradient, box, _, defs) {
     const [[x1, y1], [x2, y2]] = [gradient.from, gradient.to];
-    if (!isFiniteBox(box()) || (x1 === x2 && y1 === y2)) return nothing(defs);
+    if (!isFiniteBox(box())) return nothing(defs);
     return defs.add('linearGradient', { ...commonOf(gradient, box, defs), ...written({ x1, y1, x2, y2 }, defs.write) }, stopsOf(gradient)); // prettier-ignore
   },
   radial(gradient, box, _, defs) {
@@ -76,7 +76,7 @@ const servers: { [Type in TablePaint['type']]: Server<Type> } = {
   },
 };
 
-/** What has no length or no end has no colors either; SVG would take the last one. */
+/** What has no end has no colors either; SVG would take the last one. */
 function nothing(defs: Definitions): string {
   return defs.add('pattern', { width: 0, height: 0 }, []);
 }

@@ -159,8 +159,9 @@ export function flatten(
     const ex = a * lastX + c * lastY + e;
     const ey = b * lastX + d * lastY + f;
     if (command === move) {
-      out.begin(ex, ey);
-      open = true;
+      // Where nothing follows it, there is nothing to draw: no cap either, as SVG has it.
+      open = path < end && <i32>load<f64>(path) !== move;
+      if (open) out.begin(ex, ey);
       isFresh = true;
       startX = ex;
       startY = ey;

@@ -175,6 +175,8 @@ function corner(i: i32, before: i32, after: i32, side: f64): void {
   const openness = dot < 0 ? (cross * cross) / (1 - dot) : 1 + dot;
   const k = 1 / openness;
   if (openness < back) turnsBack = true;
+  // There and back on one line: both outlines are the same.
+  if (cross === 0 && dot < 0) isRing = false;
 
   if (cross < 0) {
     // The inner side of the bend; the offsets meet by the tangent of half the angle, from its sine and cosine.
