@@ -82,6 +82,7 @@ export class FrameReader {
   private readonly matrices: Matrix[] = [];
   private readonly paints: Exclude<ItemPaint, number>[] = [];
   private readonly groups: Group[] = [];
+  private mixing: Set<Group> | undefined;
 
   constructor(
     /** What is read. */
@@ -164,6 +165,23 @@ export class FrameReader {
     ];
     this.matrices[at] = matrix;
     return matrix;
+  }
+
+  /** Whether anything within a group is put there by another blend mode than `normal`. */
+  mixesWithin(group: Group): boolean {
+    this.mixing ??= this.groupsThatMix();
+    return this.mixing.has(group);
+  }
+
+  private groupsThatMix(): Set<Group> {
+    const found = new Set<Group>();
+    const addAbout = (innermost: Group | undefined): void => {
+      for (let at = innermost; at !== undefined && !found.has(at); at = at.parent) found.add(at);
+    };
+    const { columns, groups } = this.frame;
+    columns.blend.forEach((blend, place) => blend !== 0 && addAbout(this.groupAt(columns.group[place])));
+    groups.forEach(({ blend, parent }) => blend !== 'normal' && addAbout(this.groupAt(parent)));
+    return found;
   }
 
   /** A group by its place, counted from 1; undefined for none. */

@@ -147,9 +147,13 @@ export class Compositor<Layer> {
   }
 }
 
-/** The one solid shape that a group is clipped by, where that is all that makes it a picture of its own. */
-function plainRegion(reader: FrameReader, { opacity, blend, clip }: Group): Item | undefined {
-  if (opacity < 1 || blend !== 'normal' || clip?.length !== 1) return undefined;
+/**
+ * The one solid shape that a group is clipped by, where that is all that makes it a picture of its own: what is in it
+ * may as well be put straight onto what lies under the group, unless it blends.
+ */
+function plainRegion(reader: FrameReader, group: Group): Item | undefined {
+  const { opacity, blend, clip } = group;
+  if (opacity < 1 || blend !== 'normal' || clip?.length !== 1 || reader.mixesWithin(group)) return undefined;
   const [item] = reader.items(clip);
   const isSolid = typeof item.fill === 'number' && alphaOf(item.fill) === 255;
   return isSolid && item.stroke === undefined && item.opacity === 1 && item.group === undefined ? item : undefined;

@@ -101,7 +101,7 @@ function rounds(context: Context, gradient: Exclude<Gradient, { type: 'conic' }>
   const { from, to } = gradient;
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const offsets = corners.map(([x, y]) => ((x - from[0]) * dx + (y - from[1]) * dy) / (dx * dx + dy * dy));
-  const first = Math.max(-maxRounds, Math.floor(Math.min(...offsets)));
+  const first = Math.floor(Math.min(...offsets));
   return [first, Math.min(first + maxRounds, Math.max(first + 1, Math.ceil(Math.max(...offsets))))];
 }
 
