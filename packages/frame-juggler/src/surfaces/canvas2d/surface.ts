@@ -326,6 +326,11 @@ function staysAt(path: Path, i: number, x: number, y: number): boolean {
 /** Chords of this many degrees stand for an arc of less radius than the pen along it has: of it, browsers leave the middle out. */
 const chord = 3;
 
+/** The radius of an ellipse where it bends most. */
+function leastRadius(rx: number, ry: number): number {
+  return rx < ry ? (rx * rx) / ry : (ry * ry) / (rx || 1);
+}
+
 /** @param half half the width of the pen that is led along it */
 function tracePath(context: Context, path: Path, start: number, end: number, half = 0): void {
   let open = false;
@@ -348,10 +353,9 @@ function tracePath(context: Context, path: Path, start: number, end: number, hal
         const [begins, sweep] = [path[i + 6], path[i + 7]];
         // After a close, the standard continues from the subpath's start, but our arcs begin a new subpath.
         if (!open) context.moveTo(...arcPoint(path, i, begins));
-        const [least, most] = [Math.min(path[i + 3], path[i + 4]), Math.max(path[i + 3], path[i + 4])];
-        if (least * least < half * most) {
-          const chords = Math.ceil(Math.abs(sweep) / chord);
-          for (let n = 0; n <= chords; n++) context.lineTo(...arcPoint(path, i, begins + (sweep * n) / (chords || 1)));
+        if (half > leastRadius(path[i + 3], path[i + 4])) {
+          const chords = Math.ceil(Math.abs(sweep) / chord) || 1;
+          for (let n = 0; n <= chords; n++) context.lineTo(...arcPoint(path, i, begins + (sweep * n) / chords));
           break;
         }
         const from = begins * toRadians;
