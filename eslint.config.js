@@ -119,6 +119,11 @@ export default tseslint.config(
     files: [`${library}/canvas/canvas.ts`],
     rules: { '@typescript-eslint/no-unsafe-declaration-merging': 'off' },
   },
+  {
+    // The mistakes are made on purpose.
+    files: ['examples/mistakes/mistakes.ts'],
+    rules: { '@typescript-eslint/no-unused-expressions': 'off' },
+  },
   ...arrowRules,
   {
     files: ['packages/cli/src/**'],

@@ -403,6 +403,30 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  uncalled: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.group({ translate: [160, 90] }, () => {
+          canvas.rotate(30);
+          canvas.rect({ at: [0, 0], size: [90, 40], fill: buoy });
+          canvas.resetTransform; // ←
+          canvas.circle({ at: [40, 40], radius: 20, fill: lamp });
+        });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.group({ translate: [160, 90] }, () => {
+          canvas.rotate(30);
+          canvas.rect({ at: [0, 0], size: [90, 40], fill: buoy });
+          canvas.resetTransform();
+          canvas.circle({ at: [40, 40], radius: 20, fill: lamp });
+        });
+      },
+    }),
+  },
   'kept-canvas': {
     mistake: defineSketch({
       canvas,

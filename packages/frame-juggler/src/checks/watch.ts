@@ -42,6 +42,8 @@ export class PaintLog {
   depth = 0;
   /** Lines of saves that have not been restored. */
   readonly saves: (SourceLine | undefined)[] = [];
+  /** Calls that were named, and not made. */
+  readonly uncalled = new Set<{ readonly name: string; readonly line: SourceLine | undefined }>();
 
   private noted: readonly NotedCall[] | undefined;
   private byItem: readonly NotedCall[] | undefined;
@@ -187,9 +189,12 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
     get(target, name, watching: Canvas) {
       const value: unknown = Reflect.get(target, name, target);
       if (typeof value !== 'function') return value;
-      if (stage.over) noted.late.push(sketchLine());
+      const named = { name: String(name), line: sketchLine() };
+      if (stage.over) noted.late.push(named.line);
+      log.uncalled.add(named);
       return (...given: unknown[]): unknown => {
-        line = sketchLine();
+        log.uncalled.delete(named);
+        ({ line } = named);
         const first = target.recorded;
         const { depth } = log;
         const call: NotedCall = {

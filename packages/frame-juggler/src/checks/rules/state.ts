@@ -245,6 +245,17 @@ const openSave: Rule = {
     ),
 };
 
+const uncalled: Rule = {
+  name: 'uncalled',
+  title: 'A call without its parentheses',
+  why: 'Its name alone does nothing.',
+  cure: 'Write its parentheses: canvas.save().',
+  find: ({ details }) =>
+    details.flatMap(({ at, log }): Sighting[] =>
+      [...log.uncalled].map(({ name, line }) => ({ line, frame: at, text: `canvas.${name} is named, but not called` })),
+    ),
+};
+
 const keptCanvas: Rule = {
   name: 'kept-canvas',
   title: 'A canvas that is used after its frame',
@@ -256,4 +267,4 @@ const keptCanvas: Rule = {
       .map((line) => ({ line, frame: undefined, text: 'a canvas is drawn on whose frame is over' })),
 };
 
-export const stateRules: readonly Rule[] = [unusedStyle, unusedTransform, leak, openSave, keptCanvas];
+export const stateRules: readonly Rule[] = [unusedStyle, unusedTransform, leak, openSave, uncalled, keptCanvas];
