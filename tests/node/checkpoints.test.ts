@@ -98,6 +98,14 @@ describe('the text of a checkpoint', () => {
   ])('says what cannot be kept: %#', (state, path, what) => {
     expect(new CheckpointWriter({}).unkept({ frame: 0, random, state })).toEqual({ path, what });
   });
+
+  test('says of a pointer what of it can be kept', async () => {
+    const state: unknown[] = [];
+    const run = new Run(defineSketch({ start: ({ pointer }) => void state.push(pointer), paint: () => undefined }));
+    await run.goTo(0);
+    const what = 'a part of a moment, of which the numbers alone can be kept: { x: pointer.x }';
+    expect(new CheckpointWriter({}).unkept({ frame: 0, random, state })).toEqual({ path: 'state[0]', what });
+  });
 });
 
 /** Gulls by chance, each drawn where it has come to; `outside` is what the sketch remembers beside its state,

@@ -73,6 +73,8 @@ const isThing = (value: unknown): boolean =>
 
 function instanceOf(value: object): string {
   const { constructor } = value as { constructor?: unknown };
+  // What a moment holds answers for names that it does not have, by a prototype of its own.
+  if (constructor === Object) return 'a part of a moment, of which the numbers alone can be kept: { x: pointer.x }';
   return typeof constructor === 'function' ? `an instance of ${constructor.name}` : 'an object with a class';
 }
 
