@@ -372,6 +372,33 @@ describe('a mounted sketch', () => {
     expect(seen).toEqual([1, 1280, [0, 128, 128, 255], [255, 255, 255, 255]]);
   });
 
+  test('plays in a frame within the page; what is no place for it is told so', async () => {
+    await scene('<iframe></iframe>');
+    const seen = await page.evaluate(async () => {
+      const { mount, buoy } = (globalThis as unknown as { bench: Bench }).bench;
+      const inner = document.querySelector('iframe')!.contentDocument!;
+      inner.body.innerHTML = '<div></div><canvas></canvas>';
+      const players = [...inner.body.children].map((element) => mount(buoy, element, { autoplay: false }));
+      const ready = await Promise.all(players.map((player) => player.ready));
+      const said = ['#nowhere', '#1', null].map((target) => {
+        try {
+          return mount(buoy, target as string);
+        } catch (error) {
+          return (error as Error).message.replace(/ \(.*/, '');
+        }
+      });
+      return [ready, inner.querySelectorAll('canvas').length, ...said];
+    });
+    const expected = 'expected an element, or a selector of one';
+    expect(seen).toEqual([
+      [true, true],
+      2,
+      `mount: target "#nowhere" is not an element of this page; ${expected}`,
+      `mount: target "#1" is not a selector; ${expected}`,
+      `mount: target null is not an element of this page; ${expected}`,
+    ]);
+  });
+
   test("its calls are a button's as they are", async () => {
     await scene('<div></div><button>Rest</button>');
     const seen = await page.evaluate(async () => {

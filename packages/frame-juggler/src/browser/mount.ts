@@ -1,6 +1,6 @@
 import { SketchError } from '../error.ts';
 import type { DialMap } from '../sketch/dials.ts';
-import type { Sketch } from '../sketch/sketch.ts';
+import { sketchKind, type Sketch } from '../sketch/sketch.ts';
 import type { Performer, PerformerSetting } from './performer.ts';
 import { Player, type MountOptions } from './player.ts';
 
@@ -27,16 +27,9 @@ export function mountWith<Dials extends DialMap>(
 ): Player<Dials> {
   if (typeof document === 'undefined')
     throw new SketchError({ call: 'mount', problem: 'there is no page here', expected: 'call it in a browser' });
-  const found = typeof target === 'string' ? document.querySelector(target) : target;
-  if (!(found instanceof Element))
-    throw new SketchError({
-      call: 'mount',
-      option: 'target',
-      value: target,
-      problem: 'is not an element of this page',
-      expected: 'expected an element, or a selector of one',
-    });
-  if (found instanceof HTMLCanvasElement) return new Player(sketch, found, options, perform);
+  sketchKind.read('mount', 'sketch', sketch);
+  const found = elementOf(target);
+  if (isCanvas(found)) return new Player(sketch, found, options, perform);
   const element = found.ownerDocument.createElement('canvas');
   element.style.height = 'auto';
   element.style.maxWidth = '100%';
@@ -49,6 +42,24 @@ export function mountWith<Dials extends DialMap>(
     throw error;
   }
 }
+
+function elementOf(target: unknown): Element {
+  let found: unknown;
+  try {
+    found = typeof target === 'string' ? document.querySelector(target) : target;
+  } catch (cause) {
+    throw notAnElement(target, 'is not a selector', cause);
+  }
+  // That of a frame within the page is one of another kind of Element.
+  if (typeof found === 'object' && (found as Element | null)?.nodeType === 1) return found as Element;
+  throw notAnElement(target, 'is not an element of this page');
+}
+
+function notAnElement(value: unknown, problem: string, cause?: unknown): SketchError {
+  return new SketchError({ call: 'mount', option: 'target', value, problem, expected: 'expected an element, or a selector of one', cause }); // prettier-ignore
+}
+
+const isCanvas = (element: Element): element is HTMLCanvasElement => element.localName === 'canvas';
 
 /** A player on an element that was made for it. */
 class MountedPlayer<Dials extends DialMap> extends Player<Dials> {

@@ -165,7 +165,11 @@ export function isSketch(value: unknown): value is Sketch {
 }
 
 /** A sketch that is handed in. */
-export const sketchKind = /* @__PURE__ */ kindOf<Sketch>('what defineSketch gives', isSketch, 'is not a sketch');
+export const sketchKind = /* @__PURE__ */ kindOf<Sketch>('what defineSketch gives', isSketch, (value) => {
+  if (value instanceof Promise) return 'is a promise, which is not awaited';
+  const isModule = typeof value === 'object' && value !== null && 'default' in value && isSketch(value.default);
+  return isModule ? 'is a module, whose default is the sketch' : 'is not a sketch';
+});
 
 /**
  * Checks a sketch and fills in the defaults. A sketch file exports what this returns as its default export.
