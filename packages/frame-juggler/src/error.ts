@@ -42,7 +42,9 @@ export class SketchError extends Error {
     this.option = option;
     const shown = 'value' in fault ? show(fault.value) : '';
     const words = joined([call && `${call}:`, option, shown, problem], ' ');
-    this.reason = joined([words, expected, /NaN|.undefined/.test(shown) && 'is a name misspelt?'], '; ');
+    const isUncalled = /function.* is not a (?:number|point)$/.test(words);
+    const asked = isUncalled ? 'is it to be called?' : /NaN|.undefined/.test(shown) && 'is a name misspelt?';
+    this.reason = joined([words, expected, asked], '; ');
     // A fault that wraps another error happened where that one did.
     const lines = sketchLines(cause instanceof Error ? cause.stack : fullStack(this));
     this.source = lines[0];
