@@ -294,6 +294,9 @@ describe('a mistake is found', () => {
       const fill = radialGradient({ at: [60, 90], radius: 40, stops: ['#24506a', '#f1b64e'] });
       canvas.rect({ at: [200, 90], size: 60, fill });
     }, 'flat-gradient: the rect lies wholly beyond the ends of the gradient'],
+    ['a gradient whose ends are one', (canvas) => {
+      canvas.rect({ at: [60, 40], size: 40, fill: linearGradient({ from: [40, 40], to: [40, 40], stops: ['teal', 'gold'] }) });
+    }, 'flat-gradient: the rect lies wholly beyond the ends of the gradient'],
     ['in green flashes over a third', (canvas, { frame }) =>
       canvas.rect({ from: [0, 0], to: [110, 180], fill: frame % 8 < 4 ? '#00a000' : '#000000' }),
       'flashing: from frame 0 on more than a quarter of the picture flashes more than three times within a second'],

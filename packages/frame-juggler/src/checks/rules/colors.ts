@@ -4,7 +4,7 @@ import { identity } from '../../geometry/matrix.ts';
 import { pathBox } from '../../geometry/path.ts';
 import { hypot } from '../../maths/power.ts';
 import { Color, readColor } from '../../paint/color.ts';
-import type { Gradient } from '../../paint/gradient.ts';
+import { isGradient, type Gradient } from '../../paint/gradient.ts';
 import { called, callsByLine, linesThat, verb } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf, type NotedCall } from '../watch.ts';
@@ -46,9 +46,12 @@ const flatGradient: Rule = {
   find: (evidence) =>
     linesThat(
       evidence,
-      ({ item, description: { hidden } }) => {
+      ({ item, description: { hidden }, place }, { log }) => {
         const { fill } = item;
-        if (typeof fill !== 'object' || !('stops' in fill) || isFractional(fill) || hidden !== undefined) return false;
+        if (hidden !== undefined) return false;
+        // One whose ends are one paints its last color, and is recorded as that.
+        if (typeof fill === 'number') return isGradient(givenFill(log.callOf(place)));
+        if (typeof fill !== 'object' || !('stops' in fill) || isFractional(fill)) return false;
         const [first, last] = [fill.stops[0], fill.stops[fill.stops.length - 1]];
         const [lo, hi] = reach(fill, ownBox(item)) ?? [first.offset, last.offset];
         const hasMany = new Set(fill.stops.map(({ color }) => color)).size > 1;
@@ -57,6 +60,8 @@ const flatGradient: Rule = {
       (items) => `${called(items)} ${verb(items, 'lies', 'lie')} wholly beyond the ends of the gradient`,
     ),
 };
+
+const givenFill = (call: NotedCall | undefined): unknown => call && optionsOf(call).fill;
 
 /** Between which offsets of a gradient a box lies; undefined where the gradient has no end. */
 function reach(gradient: Gradient, { left, top, right, bottom }: Box): [number, number] | undefined {
