@@ -282,6 +282,14 @@ describe('pictures', () => {
     expect(inkArea(small)).toBeCloseTo(24.5, 0);
   });
 
+  test('one that nothing paints is transparent, for pixels that are set one by one', () => {
+    const blank = paintPicture(3, 2);
+    expect(new Set(blank.data)).toEqual(new Set([0]));
+    blank.setColorAt(2, 1, 'teal');
+    expect(blank.colorAt(2, 1).toString()).toBe('#008080');
+    expect(errorOf(() => paintPicture(3, 2, null as never))).toMatch('paint null is not a function');
+  });
+
   test('their pixels can be read and written, and what was drawn of them follows', () => {
     const own = paintPicture(4, 4, (canvas) => canvas.clear('white'));
     own.setColorAt(1, 2, 'crimson');

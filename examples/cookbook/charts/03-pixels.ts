@@ -5,7 +5,7 @@
  */
 import { colorMix, defineSketch, maths, picture } from 'frame-juggler';
 
-const water = picture(160, 100, (canvas) => canvas.clear('#24506a'));
+const water = picture(160, 100);
 for (let y = 0; y < 100; y++)
   for (let x = 0; x < 160; x++) {
     const wave = maths.sin(maths.hypot(x - 50, y - 40) / 3) + maths.sin(maths.hypot(x - 115, y - 65) / 3);

@@ -13,11 +13,12 @@ const paintKind = callable<(canvas: Canvas) => void>('a function that draws: (ca
 /**
  * A picture that a sketch paints itself, in pixels, on nothing: for `canvas.picture`, for `pattern`, or to read and
  * write its pixels. If it contains text, make it in `start` or `paint`, where the font is loaded.
+ * @param paint draws it; left out, all of it is transparent, for pixels that are set one by one
  * @throws SketchError where the size is not one, or `paint` draws something that is not valid
  */
-export function picture(width: number, height: number, paint: (canvas: Canvas) => void): Picture {
+export function picture(width: number, height: number, paint?: (canvas: Canvas) => void): Picture {
   checkSize('picture', width, height, 1);
   const canvas = new Canvas({ width, height, density: 1, background: 0, carry: 0 });
-  paintKind.read('picture', 'paint', paint)(canvas);
+  if (paint !== undefined) paintKind.read('picture', 'paint', paint)(canvas);
   return rasterize(canvas.finish());
 }
