@@ -15,7 +15,6 @@ export function mount<Dials extends DialMap>(
   target: Element | string,
   options: MountOptions<NoInfer<Dials>> = {},
 ): Player<Dials> {
-  sketchKind.read('mount', 'sketch', sketch);
   return mountWith(sketch, target, options);
 }
 
@@ -28,6 +27,8 @@ export function mountWith<Dials extends DialMap>(
 ): Player<Dials> {
   if (typeof document === 'undefined')
     throw new SketchError({ call: 'mount', problem: 'there is no page here', expected: 'call it in a browser' });
+  // What a worker runs is the worker's sketch: the page has only what is to be known of it.
+  if (perform === undefined) sketchKind.read('mount', 'sketch', sketch);
   const found = elementOf(target);
   if (isCanvas(found)) return new Player(sketch, found, options, perform);
   const element = found.ownerDocument.createElement('canvas');
