@@ -70,10 +70,13 @@ function arcData(path: Path, i: number, open: boolean, write: NumberWriter): str
   const point = (degrees: number): string => arcPoint(path, i, degrees).map(write).join(' ');
   let data = `${open ? 'L' : 'M'}${point(start)}`;
   if (rx === 0 || ry === 0) {
-    // A flat one goes to and fro along a line, and turns where a round one would be furthest out.
+    // A flat one goes to and fro along a line, and turns where a round one would be furthest out: once about is all.
     const [way, end] = [Math.sign(sweep), start + sweep];
-    let quarter = way * (Math.floor((way * start) / 90) + 1);
-    for (; way * quarter * 90 < way * end; quarter += way) data += `L${point(quarter * 90)}`;
+    const first = way * (Math.floor((way * start) / 90) + 1);
+    for (let quarter = 0; quarter < 4; quarter++) {
+      const turn = (first + way * quarter) * 90;
+      if (way * turn < way * end) data += `L${point(turn)}`;
+    }
     return `${data}L${point(end)}`;
   }
   const pieces = Math.max(1, Math.ceil(Math.abs(sweep) / 120));
