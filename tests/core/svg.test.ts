@@ -228,7 +228,8 @@ describe('path data', () => {
 
   test('of an arc that begins after more turns than can be counted comes to an end', () => {
     for (const start of [3e17, -1e18, 1e300]) {
-      const flat = record((canvas) => canvas.arc({ at: [40, 30], radii: [20, 0], start, end: 2 * start })).items[0].path;
+      const flat = record((canvas) => canvas.arc({ at: [40, 30], radii: [20, 0], start, end: 2 * start })).items[0]
+        .path;
       expect(pathData(flat).length).toBeLessThan(100);
     }
   });
