@@ -6,12 +6,15 @@ import {
   RasterSurface,
   asset,
   renderPicture,
+  rgb,
   type Moment,
   type RunCall,
 } from '../../packages/frame-juggler/src/index.ts';
 import { randomFrom, stateOfRandom } from '../../packages/frame-juggler/src/chance/random.ts';
 import { LiveClock } from '../../packages/frame-juggler/src/motion/clock.ts';
-import { pixel, plainItems } from '../helpers.ts';
+import { pack } from '../../packages/frame-juggler/src/paint/color.ts';
+import { fade } from '../../packages/frame-juggler/src/paint/fade.ts';
+import { pixel, plainItems, record } from '../helpers.ts';
 
 const counting = (options: object = {}): ReturnType<typeof defineSketch> =>
   defineSketch({
@@ -283,6 +286,25 @@ describe('carry', () => {
       surface.draw(await run.paint());
       expect(surface.picture().data).toEqual((await renderPicture(new Run(sketch), frame)).data);
     }
+  });
+
+  test('pages fade trails as the raster does, whatever the alpha of the trail and of the background', () => {
+    const byte = fc.integer({ min: 0, max: 255 });
+    const channels = fc.tuple(byte, byte, byte, byte);
+    const premultiplied = ([r, g, b, a]: Iterable<number>): number[] => [r, g, b, 255].map((it) => (it * a) / 255);
+    fc.assert(
+      fc.property(channels, channels, fc.double({ min: 0.05, max: 0.99, noNaN: true }), (trail, ground, carry) => {
+        const surface = new RasterSurface();
+        const bytes = Uint8ClampedArray.from(trail);
+        surface.draw(record((canvas) => canvas.clear(rgb(trail[0], trail[1], trail[2], trail[3] / 255))));
+        for (let frame = 0; frame < 5; frame++) {
+          surface.draw(record(() => {}, { background: pack(...ground), carry }));
+          fade(bytes, pack(...ground), carry);
+          const raster = premultiplied(pixel(surface.picture(), 0, 0));
+          premultiplied(bytes).forEach((it, i) => expect(Math.abs(it - raster[i])).toBeLessThan(2.5));
+        }
+      }),
+    );
   });
 });
 

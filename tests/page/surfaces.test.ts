@@ -39,16 +39,16 @@ afterAll(async () => {
 interface Comparison {
   /** The raster surface's bytes, as base64. */
   readonly raster: string;
-  /** How many pixels of the canvas2d surface are within 8 of the raster's in every channel, and of how many. */
+  /** How many pixels of the other surface are within 8 of the raster's in every channel, and of how many. */
   readonly near: number;
   readonly all: number;
 }
 
-/** One frame of a sketch, drawn in the page by both surfaces. */
-function drawnInPage(sketch: string, frame: number, density: number): Promise<Comparison> {
+/** One frame of a sketch, drawn in the page by the raster and another surface. */
+function drawnInPage(sketch: string, frame: number, density: number, other = 'canvas2d'): Promise<Comparison> {
   return page.evaluate(
-    async ({ library, sketch, frame, density }) => {
-      const { Run, rasterize } = (await import(`/@fs${library}/index.js`)) as typeof Library;
+    async ({ library, sketch, frame, density, other }) => {
+      const { Run, rasterize, writeSvg } = (await import(`/@fs${library}/index.js`)) as typeof Library;
       const { Canvas2dSurface } = (await import(`/@fs${library}/browser/index.js`)) as typeof BrowserLibrary;
       const { default: definition } = (await import(`/@fs${sketch}`)) as { default: Library.Sketch };
       const read = async (url: { href: string }): Promise<Uint8Array> =>
@@ -58,7 +58,15 @@ function drawnInPage(sketch: string, frame: number, density: number): Promise<Co
       const painted = await run.paint();
       const raster = rasterize(painted).data;
       const element = document.createElement('canvas');
-      new Canvas2dSurface(element).draw(painted);
+      if (other === 'canvas2d') new Canvas2dSurface(element).draw(painted);
+      else {
+        const image = new Image();
+        image.src = URL.createObjectURL(new Blob([writeSvg(painted)], { type: 'image/svg+xml' }));
+        await image.decode();
+        Object.assign(element, { width: painted.width * density, height: painted.height * density });
+        element.getContext('2d')!.drawImage(image, 0, 0, element.width, element.height);
+        URL.revokeObjectURL(image.src);
+      }
       const { data } = element.getContext('2d')!.getImageData(0, 0, element.width, element.height);
       let near = 0;
       for (let at = 0; at < data.length; at += 4)
@@ -67,7 +75,7 @@ function drawnInPage(sketch: string, frame: number, density: number): Promise<Co
       for (let at = 0; at < raster.length; at += 4096) text += String.fromCharCode(...raster.subarray(at, at + 4096));
       return { raster: btoa(text), near, all: data.length / 4 };
     },
-    { library: path.resolve('packages/frame-juggler/dist'), sketch, frame, density },
+    { library: path.resolve('packages/frame-juggler/dist'), sketch, frame, density, other },
   );
 }
 
@@ -132,6 +140,17 @@ describe('the surfaces', () => {
       expect([frame, near / all > 0.97]).toEqual([frame, true]);
     }
   });
+
+  test.each(['canvas2d', 'svg'])(
+    'the raster and %s agree over medleys of everything',
+    async (other) => {
+      for (let frame = 0; frame < 40; frame++) {
+        const { near, all } = await drawnInPage(path.resolve('tests/fixtures/medleys.ts'), frame, 2, other);
+        expect([frame, near / all > 0.97]).toEqual([frame, true]);
+      }
+    },
+    60_000,
+  );
 
   // Letters are hardly more than edges: of examples that are full of them a hundredth more differs.
   test('canvas2d agrees with the raster over every example', async () => {

@@ -2,23 +2,35 @@ import { alphaOf, blueOf, greenOf, redOf } from './color.ts';
 
 /**
  * Leads every pixel towards a background, so that a part `carry` of what it differs by is left. What is left is
- * rounded towards the background: a trail fades by a step a frame at least, and so really reaches it. The pixels and
- * the background are either both premultiplied or both not.
+ * rounded towards the background: a trail fades by a step a frame at least, and so really reaches it. The bytes are
+ * unpremultiplied, as a page's canvas gives them; they fade premultiplied, so that a trail on nothing keeps its color.
  */
-export function fade(bytes: Uint8Array | Uint8ClampedArray, background: number, carry: number): void {
-  const channels = [redOf(background), greenOf(background), blueOf(background), alphaOf(background)];
+export function fade(bytes: Uint8ClampedArray, background: number, carry: number): void {
+  const ground = alphaOf(background);
+  const channels = [redOf(background), greenOf(background), blueOf(background)].map((value) => times(value, ground));
   // One table a channel, by the byte there was.
-  const tables = channels.map((to) =>
+  const [red, green, blue, alpha] = [...channels, ground].map((to) =>
     Uint8Array.from({ length: 256 }, (_, value) => to + Math.trunc((value - to) * carry)),
   );
-  const [red, green, blue, alpha] = tables;
   for (let at = 0; at < bytes.length; at += 4) {
-    bytes[at] = red[bytes[at]];
-    bytes[at + 1] = green[bytes[at + 1]];
-    bytes[at + 2] = blue[bytes[at + 2]];
-    bytes[at + 3] = alpha[bytes[at + 3]];
+    const before = bytes[at + 3];
+    const after = alpha[before];
+    if (before === 255 && after === 255) {
+      bytes[at] = red[bytes[at]];
+      bytes[at + 1] = green[bytes[at + 1]];
+      bytes[at + 2] = blue[bytes[at + 2]];
+    } else {
+      // Of a pixel that is gone, these are no numbers, which an array of bytes takes as 0.
+      bytes[at] = (red[times(bytes[at], before)] / after) * 255;
+      bytes[at + 1] = (green[times(bytes[at + 1], before)] / after) * 255;
+      bytes[at + 2] = (blue[times(bytes[at + 2], before)] / after) * 255;
+      bytes[at + 3] = after;
+    }
   }
 }
+
+/** A channel's byte times an alpha. */
+const times = (value: number, alpha: number): number => Math.round((value * alpha) / 255);
 
 /** After how many frames nothing is left of a picture under a carry; Infinity if it never fades. */
 export function framesLeftBy(carry: number, bits: 8 | 16 = 8): number {

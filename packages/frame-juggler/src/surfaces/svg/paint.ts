@@ -190,7 +190,7 @@ function pictureElement(picture: PictureData, part: PixelBox, smooth: boolean, a
     width,
     height,
     ...attributes,
-    style: smooth ? undefined : 'image-rendering:pixelated',
+    'image-rendering': smooth ? undefined : 'pixelated',
     href: dataUrl(picture, part),
   });
 }
