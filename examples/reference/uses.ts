@@ -65,6 +65,7 @@ import {
   check,
   CheckpointMismatch,
   checkSketchFile,
+  sketchesIn,
   ChunkJoiner,
   ChunkRenderer,
   compare,
@@ -414,6 +415,9 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   checkSketchFile() {
     const changed = checkSketchFile('harbor.ts'); // throws what is wrong with the name
     console.log(new Date(changed).toISOString());
+  },
+  sketchesIn() {
+    for (const file of sketchesIn('lessons')) console.log(file);
   },
   async readSketch() {
     const at = pathToFileURL('harbor.js').href;

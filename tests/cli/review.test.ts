@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Ajv } from 'ajv';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { juggle, temporaryFolder, type Outcome } from '../helpers.ts';
 
@@ -87,7 +87,7 @@ describe('juggle check', () => {
   });
   test('several are checked in turn, whatever fails among them', async () => {
     const { out, err, code } = await run('check', 'crates.ts', 'misnamed.ts', 'meant.ts');
-    expect(out.match(/^Crates, .*$/gm)).toEqual(['Crates, frames 0 to 9: 1 finding', 'Crates, frames 0 to 9: nothing found, 1 accepted']); // prettier-ignore
+    expect(out.match(/^.*Crates, .*$/gm)).toEqual(['crates.ts: Crates, frames 0 to 9: 1 finding', 'meant.ts: Crates, frames 0 to 9: nothing found, 1 accepted']); // prettier-ignore
     expect([code, err.split('\n').length]).toEqual([2, 2]);
     const both = await run('check', 'crates.ts', 'meant.ts', '--json');
     expect([
@@ -97,6 +97,22 @@ describe('juggle check', () => {
         .split('\n')
         .map((line) => misfits('checkup', line)),
     ]).toEqual([1, [[], []]]);
+  });
+
+  test('of a folder all sketches are checked, and nothing else that lies there', async () => {
+    const lessons = temporaryFolder({
+      'b.ts': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint() {} });\n",
+      'a.mjs': "import { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint() {} });\n",
+      'notes.md': 'export default defineSketch',
+      'helper.ts': 'export const two = 2;\n',
+    });
+    const { out } = await juggle(lessons.path, 'check', '.');
+    expect(out.match(/^\S+\.\w+: /gm)).toEqual(['a.mjs: ', 'b.ts: ']);
+    rmSync(path.join(lessons.path, 'a.mjs'));
+    rmSync(path.join(lessons.path, 'b.ts'));
+    const { err, code } = await juggle(lessons.path, 'check', '.');
+    expect([code, err]).toEqual([2, 'juggle: . is a folder; expected the path of a sketch file\n']);
+    lessons.remove();
   });
 });
 

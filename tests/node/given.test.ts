@@ -4,7 +4,7 @@ import * as node from '../../packages/frame-juggler/src/node/index.ts';
 import { mount } from '../../packages/frame-juggler/src/browser/index.ts';
 
 const calls = [
-  'check', 'checkSketchFile', 'compare', 'comparePictures', 'comparisonLines', 'dialFile', 'drawFrames', 'encodePng', 'explain', 'keepCheckpoints', 'loadSketch', 'openFolder', 'pictureDifferenceInWords', 'provenance', 'readDialFile', 'readPictureFile', 'readProvenance', 'readSketch', 'render', 'strip', 'writeAtomically', 'writeDialFile',
+  'check', 'checkSketchFile', 'compare', 'comparePictures', 'comparisonLines', 'dialFile', 'drawFrames', 'encodePng', 'explain', 'keepCheckpoints', 'loadSketch', 'openFolder', 'pictureDifferenceInWords', 'provenance', 'readDialFile', 'readPictureFile', 'readProvenance', 'readSketch', 'render', 'sketchesIn', 'strip', 'writeAtomically', 'writeDialFile',
 ] as const; // prettier-ignore
 
 test.each(calls)('%s says in its own name what it should have been handed', async (name) => {

@@ -1,5 +1,6 @@
 import { Command } from 'commander';
 import { checkupLines } from 'frame-juggler';
+import { sketchesIn } from 'frame-juggler/node';
 import {
   addRunOptions,
   framesOption,
@@ -25,7 +26,7 @@ const foundSome = 1;
 export function checkCommand(): Command {
   const command = new Command('check')
     .description('Finds likely mistakes in sketches, each with its line and a fix.')
-    .argument('<sketch...>', 'the sketch files: .ts, .mts, .js or .mjs')
+    .argument('<sketch...>', 'the sketch files: .ts, .mts, .js or .mjs; of a folder, all that are in it')
     .addOption(framesOption('the first and last frame (default: the first 120, fewer where each has many items)'));
   return addRunOptions(command)
     .addOption(quietOption())
@@ -40,12 +41,14 @@ Exit codes: 0 nothing found, 1 something found, 2 a check could not run.
 Examples:
   juggle check harbor.ts
   juggle check harbor.ts --frames 0..29 --json
-  juggle check harbor.ts gulls.ts`,
+  juggle check harbor.ts gulls.ts
+  juggle check .`,
     )
-    .action(async (files: string[], options: CheckArguments) => {
+    .action(async (given: string[], options: CheckArguments) => {
+      const files = given.flatMap(sketchesOf);
       for (const [place, file] of files.entries()) {
         try {
-          await check(file, options, place === files.length - 1);
+          await check(file, options, files.length > 1, place === files.length - 1);
         } catch (thrown) {
           // Of several sketches the others are checked all the same, unless it was stopped by hand.
           if (files.length === 1 || thrown instanceof (await loadLibrary()).Stopped) throw thrown;
@@ -55,7 +58,13 @@ Examples:
     });
 }
 
-async function check(file: string, options: CheckArguments, isLast: boolean): Promise<void> {
+/** The files that an argument stands for. A folder without sketches stands for itself, to be told so. */
+function sketchesOf(given: string): string[] {
+  const sketches = sketchesIn(given);
+  return sketches.length === 0 ? [given] : sketches;
+}
+
+async function check(file: string, options: CheckArguments, isNamed: boolean, isLast: boolean): Promise<void> {
   const progress = new Progress('frames', options.quiet === true);
   try {
     const chosen = handedOn(options, ['frames']);
@@ -64,6 +73,7 @@ async function check(file: string, options: CheckArguments, isLast: boolean): Pr
     if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
     else if (options.quiet !== true) {
       const lines = checkupLines(found, terminalWidth());
+      if (isNamed) lines[0] = `${file}: ${lines[0]}`;
       if (!isLast && lines.length > 1) lines.push('');
       process.stdout.write(`${lines.join('\n')}\n`);
     }

@@ -1,7 +1,7 @@
 import './lettering-host.ts';
 
 export { loadSketch, readSketch } from './load-sketch.ts';
-export { checkSketchFile, sketchExtensions } from './sketch-file.ts';
+export { checkSketchFile, sketchesIn, sketchExtensions } from './sketch-file.ts';
 export { render, Stopped, whatIsThere } from './render.ts';
 export { ChunkJoiner, ChunkRenderer } from './chunks.ts';
 export type { Chunk, ChunkOptions, JoinOptions, OneChunkOptions } from './chunks.ts';

@@ -34,17 +34,27 @@ function meantFor(file: string): string {
   return meant === undefined ? somePath : `did you mean ${path.join(folder, meant)}?`;
 }
 
-/** So many files of a folder are looked into, and so many sketches of it named. */
-const most = { read: 200, named: 8 };
+/** So many sketches of a folder are named where one of them is meant. */
+const maxNamed = 8;
 
 /** What was meant by a folder: the sketches that are in it. */
 function meantIn(folder: string): string {
-  const names = namesIn(folder).filter((name) => isSketchName(name) && !name.endsWith('.d.ts'));
-  const sketches = names.slice(0, most.read).filter((name) => holdsSketch(path.join(folder, name)));
-  const paths = sketches.slice(0, most.named).map((name) => path.join(folder, name));
+  const paths = sketchesIn(folder);
   if (paths.length === 0) return somePath;
-  if (sketches.length === 1) return `did you mean ${paths[0]}?`;
-  return `expected one of ${paths.join(', ')}${sketches.length > most.named ? ', …' : ''}`;
+  if (paths.length === 1) return `did you mean ${paths[0]}?`;
+  return `expected one of ${paths.slice(0, maxNamed).join(', ')}${paths.length > maxNamed ? ', …' : ''}`;
+}
+
+/**
+ * The sketch files of a folder, in the order of their names; none where it is not a folder. Files are told by their
+ * text, none is run, and folders within it are not looked into.
+ */
+export function sketchesIn(folder: string): string[] {
+  givenPath.read('sketchesIn', 'folder', folder);
+  return namesIn(folder)
+    .filter((name) => isSketchName(name) && !name.endsWith('.d.ts'))
+    .map((name) => path.join(folder, name))
+    .filter(holdsSketch);
 }
 
 function holdsSketch(file: string): boolean {
