@@ -24,6 +24,7 @@ const folder = temporaryFolder({
   'plain.js': sketch("canvas.circle({ at: [30, 20], radius: 9 });"),
   'module.mjs': sketch("canvas.circle({ at: [30, 20], radius: 9 });"),
   'prints.ts': sketch("console.log('paint', seconds);\n    canvas.circle({ at: [30, 20], radius: 9 });", "duration: 1, start: () => console.log('start'), step: () => console.log('step'),"),
+  'printed.js': sketch('canvas.translate([9, 4]);\n    console.log(canvas);'),
   'parted.ts': "import { paint } from './parts.js';\nimport { defineSketch } from 'frame-juggler';\nexport default defineSketch({ paint });\n",
   'parts.ts': "import type { Canvas } from 'frame-juggler';\nenum Size { Small = 4 }\nexport const paint = (canvas: Canvas): void => canvas.circle({ at: [1, 1], radius: Size.Small });\n",
   'throws.ts': sketch("if (seconds > 0.4) throw new Error('squall');", 'duration: 2,'),
@@ -115,6 +116,11 @@ describe('juggle render', () => {
     const lines = out.split('\n').filter((line) => /^(start|step|paint)\b/.test(line));
     expect(lines.map((line) => line.replace(' ', '')).join(' ')).toBe(printed);
   }); // prettier-ignore
+
+  test('a canvas is printed as what can be asked of it', async () => {
+    const { out } = await run('render', 'printed.js', '-o', 'printed.png', '--quiet');
+    expect(out).toBe('Canvas { width: 60, height: 40, matrix: [ 1, 0, 0, 1, 9, 4 ] }\n');
+  });
 
   test('takes another size', async () => {
     await run('render', 'plain.js', '-o', 'sized.png', '--size', '30x90', '--quiet');

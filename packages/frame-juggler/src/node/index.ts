@@ -1,4 +1,5 @@
 import './lettering-host.ts';
+import './printed.ts';
 
 export { loadSketch, readSketch } from './load-sketch.ts';
 export { checkSketchFile, sketchesIn, sketchExtensions } from './sketch-file.ts';
