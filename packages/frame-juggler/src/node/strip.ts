@@ -1,5 +1,6 @@
 import { SketchError } from '../error.ts';
 import { layOfStrip, layOutStrip, type StripTile } from '../formats/strip.ts';
+import { pictureSize } from '../frame/frame.ts';
 import { log } from '../maths/exponent.ts';
 import { anything, listOf, mapOf, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
@@ -85,12 +86,9 @@ async function stripTo(sketch: Sketch, output: Destination, read: Read): Promise
       problem: `a strip cannot be written to ${output}`,
       expected: 'expected a .png file, or -',
     });
-  const { tiles, frames, seeds, varied, across } = await tilesOf(sketch, read).catch((error: unknown) => {
+  const { tiles, columns, frames, seeds, varied } = await tilesOf(sketch, read).catch((error: unknown) => {
     throw read.signal?.aborted === true ? new Stopped('Nothing was written') : error;
   });
-  const columns = read.columns ?? across ?? suitingColumns(tiles);
-  const sheet = layOfStrip(tiles[0].picture, tiles.length, columns);
-  checkSize('strip', sheet.width, sheet.height, 1);
   const picture = await layOutStrip(tiles, columns);
   const { title } = sketch;
   const texts = provenance({ title, seed: seeds[0], frame: [Math.min(...frames), Math.max(...frames)] });
@@ -101,11 +99,11 @@ async function stripTo(sketch: Sketch, output: Destination, read: Read): Promise
 
 interface Tiles {
   readonly tiles: readonly StripTile[];
+  /** How many of them go in a row. */
+  readonly columns: number;
   readonly frames: readonly number[];
   readonly seeds: readonly number[];
   readonly varied: Strip['varied'];
-  /** How many belong into one row. */
-  readonly across?: number;
 }
 
 function tilesOf(sketch: Sketch, read: Read): Promise<Tiles> {
@@ -137,6 +135,7 @@ async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
   const range = typeof seconds === 'object' ? framesWithin(run, seconds) : given;
   const chosen = pick ?? spread(rangeOf(run, range), count);
   checkCount(chosen.length);
+  const columns = columnsFor(chosen.length, run, read.columns);
   const frames = chosen.map((frame) => run.frameAfterRounds(frame));
   const surface = new RasterSurface();
   const byFrame = new Map<number, StripTile>();
@@ -150,7 +149,7 @@ async function ofFrames(sketch: Sketch, read: Read): Promise<Tiles> {
     byFrame.set(frame, { picture: surface.picture(), text });
     read.onProgress?.(frame + 1, total);
   }
-  return { tiles: frames.map((frame) => byFrame.get(frame)!), frames, seeds: [run.seed], varied: {} };
+  return { tiles: frames.map((frame) => byFrame.get(frame)!), columns, frames, seeds: [run.seed], varied: {} };
 }
 
 /** What a run is opened with in place of what all have in common, and how that is called. */
@@ -179,7 +178,9 @@ async function ofRuns(sketch: Sketch, read: Read): Promise<Tiles> {
       expected: 'expected one dial or two, or a dial and seeds',
     });
   const [across, down] = axes;
-  checkCount(across.length * (down?.length ?? 1));
+  const count = across.length * (down?.length ?? 1);
+  checkCount(count);
+  const columns = columnsFor(count, openTiled(sketch, read), read.columns ?? (down && across.length));
   const variations = down === undefined ? across : down.flatMap((row) => across.map((column) => both(column, row)));
   const tiles: StripTile[] = [];
   let [seed, frame] = [0, read.frame ?? 0];
@@ -193,8 +194,7 @@ async function ofRuns(sketch: Sketch, read: Read): Promise<Tiles> {
     ({ seed } = run);
     onProgress?.(tiles.length, variations.length);
   }
-  const made = { tiles, frames: [frame], seeds: seeds.length > 0 ? seeds : [seed], varied: vary };
-  return down === undefined ? made : { ...made, across: across.length };
+  return { tiles, columns, frames: [frame], seeds: seeds.length > 0 ? seeds : [seed], varied: vary };
 }
 
 /** A variation of a table: that of its column and that of its row. */
@@ -224,13 +224,23 @@ function spread([first, last]: readonly [number, number], count: number): number
   return Array.from({ length: number }, (_, index) => first + Math.round((index * (last - first)) / (number - 1)));
 }
 
+/** How many pictures go in a row: as many as wanted, or as suit them. @throws SketchError where all make too large a picture */
+function columnsFor(count: number, run: Run, wanted: number | undefined): number {
+  const tile = pictureSize(run);
+  const columns = wanted ?? suitingColumns(count, tile);
+  const { width, height } = layOfStrip(tile, count, columns);
+  checkSize('strip', width, height, 1);
+  return columns;
+}
+
 /** So many columns that the whole is about as wide as a screen is, and its last row as full as can be. */
-function suitingColumns(tiles: readonly StripTile[]): number {
-  const { width, height } = tiles[0].picture;
+function suitingColumns(count: number, { width, height }: { width: number; height: number }): number {
   const strain = (columns: number): number => {
-    const rows = Math.ceil(tiles.length / columns);
+    const rows = Math.ceil(count / columns);
     const aspect = (columns * width) / (rows * (height + 40));
-    return Math.abs(log(aspect / 1.6)) + 5 * (1 - tiles.length / (rows * columns));
+    return Math.abs(log(aspect / 1.6)) + 5 * (1 - count / (rows * columns));
   };
-  return tiles.map((_, i) => i + 1).reduce((best, columns) => (strain(columns) < strain(best) ? columns : best));
+  let best = 1;
+  for (let columns = 2; columns <= count; columns++) if (strain(columns) < strain(best)) best = columns;
+  return best;
 }
