@@ -6,7 +6,7 @@ import type { Rule } from '../rule.ts';
 const unused: Rule = {
   name: 'unused',
   title: 'A dial or a file that nothing uses',
-  why: 'Turning the dial changes nothing, and the file is loaded for nothing.',
+  why: 'Turning such a dial changes nothing; such a file is loaded for nothing.',
   cure: 'Take it from the moment: paint(canvas, { dials }) { canvas.circle({ at: [100, 90], radius: dials.size }) }. Or leave it out.',
   find({ sketch, noted }) {
     const idle = sketch.declared
