@@ -24,10 +24,11 @@ export type PathOptions = (Form<SourceTable, 'data'> | Form<SourceTable, 'build'
 
 export const path: ShapeKind<PathOptions> = {
   name: 'path',
-  options: schemaOf({ ...sourceTable, ...table, ...anchorTable }, "{ data: 'M 10 10 h 80 v 80 z' }", [
-    ['data'],
-    ['build'],
-  ]),
+  options: schemaOf(
+    { ...sourceTable, ...table, ...anchorTable },
+    "{ data: 'M 10 10 h 80 v 80 z' }, or { build(path) { … } }",
+    [['data'], ['build']],
+  ),
   outline({ data, build, fillRule = 'nonzero' }, writer, call) {
     const outline = data === undefined ? built(build!) : parsePathData(call, data);
     writer.path(outline);
