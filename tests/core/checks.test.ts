@@ -320,6 +320,59 @@ describe('a mistake is found', () => {
   });
 });
 
+describe('in time', () => {
+  const flag = { from: [0, 0], to: [320, 180] } as const;
+  test.each<[name: string, paint: Paint, found: readonly string[], carry?: number]>([
+    ['three flashes in a second are borne', (canvas, { frame }) =>
+      canvas.rect({ ...flag, fill: frame % 14 < 7 ? 'white' : 'black' }), []],
+    ['more are not', (canvas, { frame }) => canvas.rect({ ...flag, fill: frame % 9 < 4 ? 'white' : 'black' }),
+      ['flashing: from frame 0 on more than a quarter of the picture flashes more than three times within a second']],
+    ['faint ones are borne', (canvas, { frame }) =>
+      canvas.rect({ ...flag, fill: frame % 8 < 4 ? '#909090' : '#9c9c9c' }), []],
+    ['bright ones are borne', (canvas, { frame }) =>
+      canvas.rect({ ...flag, fill: frame % 8 < 4 ? '#e8e8e8' : 'white' }), []],
+    ['small ones are borne', (canvas, { frame }) =>
+      canvas.rect({ from: [0, 0], to: [60, 180], fill: frame % 8 < 4 ? 'white' : 'black' }), []],
+    ['what only the first frames draw vanishes', (canvas, { frame }) => {
+      if (frame < 3) canvas.circle({ at: [90 + frame, 90], radius: 20, fill: '#24506a' });
+    }, ['vanishes: what frame 0 draws is gone from frame 3 on, and nothing is drawn there']],
+    ['what comes back has not vanished', (canvas, { frame }) => {
+      if (frame < 3 || frame > 30) canvas.circle({ at: [90 + frame, 90], radius: 20, fill: '#24506a' });
+    }, []],
+    ['what a carry keeps, and is drawn anew where it was', (canvas, { seconds }) => {
+      for (let i = 0; i < 12; i++) canvas.circle({ at: [20 + 25 * i, 60], radius: 9, fill: '#24506a' });
+      canvas.circle({ at: [20 + 200 * seconds, 120], radius: 9, fill: '#f1b64e' });
+    }, ['paints-over: with a carry of 1, 92 % of what each frame draws is where the frame before already drew it'], 1],
+    ['what a carry keeps, and is new for more than a tenth', (canvas, { seconds }) => {
+      for (let i = 0; i < 6; i++) canvas.circle({ at: [20 + 25 * i, 60], radius: 9, fill: '#24506a' });
+      canvas.circle({ at: [20 + 200 * seconds, 120], radius: 9, fill: '#f1b64e' });
+    }, [], 1],
+  ])('%s', async (_, paint, found, carry = 0) => {
+    expect(await foundIn(paint, carry)).toEqual(found);
+  }); // prettier-ignore
+
+  test.each<[name: string, paint: Paint, found: readonly string[]]>([
+    ['what grows and grows', (canvas, { seconds }) =>
+      canvas.circle({ at: [160, 90], radius: 4 + 40 * seconds, fill: '#24506a' }),
+      ['growing: the circle grows in every frame, to 10.8 times the size within 40 frames']],
+    ['what grows to twice its size does so for a while', (canvas, { seconds }) =>
+      canvas.circle({ at: [160, 90], radius: 20 + 20 * seconds, fill: '#24506a' }), []],
+    ['what is longer than wide, by its length', (canvas, { seconds }) =>
+      canvas.rect({ at: [160, 90], size: [50, 4 + 40 * seconds], fill: '#24506a' }), []],
+    ['what leaves for good', (canvas, { seconds }) =>
+      canvas.circle({ at: [240 + 200 * seconds, 90], radius: 20, fill: '#24506a' }),
+      ['gone: the circle leaves the canvas and moves on and on']],
+    ['what has just left', (canvas, { seconds }) =>
+      canvas.circle({ at: [240 + 110 * seconds, 90], radius: 20, fill: '#24506a' }), []],
+    ['what circles around the canvas, and comes back', (canvas, { seconds }) =>
+      canvas.circle({ at: [160 + 300 * Math.sin(seconds), 90 - 300 * Math.cos(seconds)], radius: 20, fill: '#24506a' }), []],
+  ])('%s, without an end', async (_, paint, found) => {
+    const canvas = { width: 320, height: 180, background: '#e4efe8' };
+    const { findings } = await check(defineSketch({ canvas, frameRate: 40, paint }), false);
+    expect(findings.map(({ name, seen }) => `${name}: ${seen}`)).toEqual(found);
+  }); // prettier-ignore
+});
+
 describe('nothing is found', () => {
   test.each<[name: string, paint: Paint, carry?: number]>([
     ['in what follows a pointer that has not come yet', (canvas, { pointer }) =>

@@ -126,6 +126,7 @@ export function keyframes(
   list: Frames<KeyframeValue | KeyframeParts>,
   timing: KeyframeTiming,
 ): (seconds: number) => unknown {
+  frameList.read(call, 'list', list);
   const { angles, ...read } = timingOptions.read(call, timing);
   const at = timed(read, readFrames(list, angles));
   return (seconds) => at(finite.read(call, 'seconds', seconds));
@@ -165,7 +166,6 @@ type Angles = boolean | readonly string[];
 
 /** From progress to the value there; beyond the first and the last it goes on by the curves of those. */
 function readFrames(list: Frames<KeyframeValue | KeyframeParts>, angles: Angles): ValueAt {
-  frameList.read(call, 'list', list);
   const frames = list.map(readFrame);
   checkAngles(angles, frames[0].value);
   const offsets = frames.length === 1 ? [0] : fillOffsets(frames.map(({ offset }) => offset));

@@ -62,8 +62,9 @@ function mixed(space: ColorFunction, from: Prepared, to: Prepared, part: number)
  * A function from 0..1 to the colors between the stops: colors spread evenly, or `[offset, color]` pairs. Values outside take the color of the nearest end. Mixed in Oklab unless another space is named.
  */
 export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: number) => Color {
+  const colors = readStops('ramp', stops, readColor);
   const row = readSpace('ramp', space);
-  const list = readStops('ramp', stops, readColor).map(({ offset, color }) => ({ offset, ...inSpace(row, color) }));
+  const list = colors.map(({ offset, color }) => ({ offset, ...inSpace(row, color) }));
   const { length } = list;
   return (t) => {
     finite.read('ramp', 't', t);

@@ -199,7 +199,7 @@ function refuse(call: string, { name, kind }: Entry, value: unknown): never {
     call,
     option: name,
     problem: 'is there, but undefined',
-    expected: 'give a value, or leave the key out',
+    expected: `give ${kind.words}, or leave the key out`,
   });
 }
 
