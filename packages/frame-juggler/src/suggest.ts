@@ -63,8 +63,9 @@ const kin: Kin = {
   opacity: { opacity: 'alpha transparency globalAlpha' },
   blend: { blend: 'blendMode mixBlendMode composite' },
   rotate: { rotate: 'angle rotation turn' },
-  about: { about: 'around origin center pivot transformOrigin' },
   translate: { translate: 'at position move x y offset' },
+  // Behind a place to move to: a group has both.
+  about: { about: 'around origin center pivot at transformOrigin' },
   layer: { layer: 'z zIndex depth' },
   label: { label: 'name id' },
   'plus-lighter': { 'plus-lighter': 'add additive lighter plus glow linear-dodge' },

@@ -12,21 +12,52 @@ import { parseCssColor } from './css-color.ts';
  */
 export type PackedColor = number;
 
-/** A color of sRGB: red, green and blue from 0 to 255, alpha from 0 to 1. Made by `rgb`, `hsl` and the like. */
+/**
+ * A color of sRGB: red, green and blue from 0 to 255, alpha from 0 to 1. Made by `rgb`, `hsl` and the like. It never
+ * changes: its channels have no setter, so that plain JavaScript refuses to set one, too.
+ */
 export class Color {
   /** As one number, as frames keep it. */
   readonly packed: PackedColor;
+  private readonly r: number;
+  private readonly g: number;
+  private readonly b: number;
+  private readonly a: number;
   constructor(
     /** From 0 to 255. */
-    readonly red: number,
+    red: number,
     /** From 0 to 255. */
-    readonly green: number,
+    green: number,
     /** From 0 to 255. */
-    readonly blue: number,
+    blue: number,
     /** From 0, not there, to 1. */
-    readonly alpha: number,
+    alpha: number,
   ) {
+    this.r = red;
+    this.g = green;
+    this.b = blue;
+    this.a = alpha;
     this.packed = pack(red, green, blue, alpha * 255);
+  }
+
+  /** From 0 to 255. */
+  get red(): number {
+    return this.r;
+  }
+
+  /** From 0 to 255. */
+  get green(): number {
+    return this.g;
+  }
+
+  /** From 0 to 255. */
+  get blue(): number {
+    return this.b;
+  }
+
+  /** From 0, not there, to 1. */
+  get alpha(): number {
+    return this.a;
   }
 
   /** The color in CSS, so that it can be put into a string. */

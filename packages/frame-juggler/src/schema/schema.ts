@@ -140,7 +140,7 @@ export class Schema<T extends Table> {
       const value = (options as Record<string, unknown>)[name];
       // Most values are numbers of a range: those are let through without a call.
       if (!(typeof value === 'number' && value >= entry.min && value <= entry.max))
-        if (!entry.allows(value) || value === undefined) refuse(call, entry, value);
+        if (!entry.allows(value) || value === undefined) this.refuse(call, entry, value);
       given |= entry.bit;
     }
     if ((given & this.required) !== this.required || !this.hasForm(given)) this.incomplete(call, given);
@@ -172,6 +172,17 @@ export class Schema<T extends Table> {
     return fail({ call, problem: `there is no option ${show(name)}`, expected: suggest(name, this.entries.keys()) });
   }
 
+  private refuse(call: string, { name, kind, bit }: Entry, value: unknown): never {
+    if (value !== undefined) return kind.refuse(call, name, value);
+    const isNeeded = ((this.required | this.inForms) & bit) !== 0;
+    return fail({
+      call,
+      option: name,
+      problem: 'is there, but undefined',
+      expected: isNeeded ? `expected ${kind.words}; is a name misspelt?` : `give ${kind.words}, or leave the key out`,
+    });
+  }
+
   private incomplete(call: string, given: number): never {
     for (const { name, kind, bit } of this.entries.values())
       if ((bit & this.required) !== 0 && (bit & given) === 0) missing(call, name, kind.words);
@@ -191,16 +202,6 @@ export class Schema<T extends Table> {
         fail({ call, option: name, problem: 'is missing', expected: `expected ${kind.words}; give ${either}` });
     return fail({ call, problem: 'is incomplete', expected: `give ${either}` });
   }
-}
-
-function refuse(call: string, { name, kind }: Entry, value: unknown): never {
-  if (value !== undefined) return kind.refuse(call, name, value);
-  return fail({
-    call,
-    option: name,
-    problem: 'is there, but undefined',
-    expected: `give ${kind.words}, or leave the key out`,
-  });
 }
 
 /** "a", "a and b", "a, b and c". */

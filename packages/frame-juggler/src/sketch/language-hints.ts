@@ -14,6 +14,13 @@ const told: readonly Told[] = [
     () => 'what changes is declared with let',
   ],
   [
+    /set property (\w+) of .* only a getter|getter-only property "(\w+)"/,
+    (name) =>
+      /^(?:red|green|blue|alpha)$/.test(name)
+        ? 'a color never changes; make another one of it: rgb(255, old.green, old.blue)'
+        : `${name} can only be read`,
+  ],
+  [
     /access '(\w+)' before|lexical declaration '(\w+)' before|access uninitialized variable()/,
     (name) => `declare ${name || 'it'} above where it is used`,
   ],
