@@ -80,6 +80,7 @@ describe('colors', () => {
 
   test('helpers give the colors that CSS gives', () => {
     expect(rgb(15, 42, 61, 0.5).toString()).toBe('#0f2a3d80');
+    expect(JSON.stringify({ fill: rgb(15, 42, 61, 0.5) })).toBe('{"fill":"#0f2a3d80"}');
     expect(gray(128).toString()).toBe('#808080');
     expect(hsl(480, 100, 25).toString()).toBe(css('hsl(120 100% 25%)'));
     expect(oklch(0.7, 0.1, 220).toString()).toBe(css('oklch(70% 0.1 220)'));

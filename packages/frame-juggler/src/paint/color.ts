@@ -64,6 +64,11 @@ export class Color {
   toString(): string {
     return cssColor(this.packed);
   }
+
+  /** The same, so that JSON holds what `fill` takes. */
+  toJSON(): string {
+    return this.toString();
+  }
 }
 
 /** Whatever names a color: any CSS Color 4 string, or what `rgb`, `gray`, `hsl`, `oklch` and `colorMix` give. */
