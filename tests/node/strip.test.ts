@@ -55,9 +55,11 @@ describe('a strip', () => {
     await expect(strip(reds, { seeds: [1, 1001] })).rejects.toThrow(/^a strip of 1001 pictures is too long; expected at most 1000/); // prettier-ignore
     const values = Array.from({ length: 40 }, (_, i) => i);
     await expect(strip(reds, { vary: { light: values, more: values.map((value) => value / 9) } })).rejects.toThrow(/^a strip of 1600 pictures is too long/); // prettier-ignore
-    await expect(strip(reds, { pick: values, tile: 4096, columns: 40 })).rejects.toThrow(
-      /^strip: width .* makes a picture of 164496 pixels/,
-    );
+    // It is refused before anything is drawn: forty pictures of that size are two gigabytes.
+    const drawn: number[] = [];
+    const large = { pick: values, tile: 4096, columns: 40, onProgress: (done: number) => drawn.push(done) };
+    await expect(strip(reds, large)).rejects.toThrow(/^strip: width .* makes a picture of 164496 pixels/);
+    expect(drawn).toEqual([]);
   });
 
   test('tells how far it is, by frames where it steps through them and by pictures where each has a run', async () => {
