@@ -58,7 +58,9 @@ describe('a strip', () => {
     // It is refused before anything is drawn: forty pictures of that size are two gigabytes.
     const drawn: number[] = [];
     const large = { pick: values, tile: 4096, columns: 40, onProgress: (done: number) => drawn.push(done) };
-    await expect(strip(reds, large)).rejects.toThrow(/^strip: width .* makes a picture of 164496 pixels/);
+    await expect(strip(reds, large)).rejects.toThrow(
+      /^a strip of 40 pictures, 40 per row and each 4096 pixels wide, is 164496 × \d+ pixels large; expected at most 16384 a side/,
+    );
     expect(drawn).toEqual([]);
   });
 

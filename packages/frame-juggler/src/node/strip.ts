@@ -6,7 +6,7 @@ import { anything, listOf, mapOf, whole } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { dialNamed, dialText } from '../sketch/dials.ts';
 import type { Run } from '../sketch/run.ts';
-import { checkSize, type Sketch } from '../sketch/sketch.ts';
+import { maxSide, type Sketch } from '../sketch/sketch.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
 import { writeAtomically } from './write-atomically.ts';
 import { encodePng } from './png.ts';
@@ -229,7 +229,11 @@ function columnsFor(count: number, run: Run, wanted: number | undefined): number
   const tile = pictureSize(run);
   const columns = wanted ?? suitingColumns(count, tile);
   const { width, height } = layOfStrip(tile, count, columns);
-  checkSize('strip', width, height, 1);
+  if (Math.max(width, height) > maxSide)
+    throw new SketchError({
+      problem: `a strip of ${count} pictures, ${columns} per row and each ${tile.width} pixels wide, is ${width} × ${height} pixels large`,
+      expected: `expected at most ${maxSide} a side: smaller pictures, or fewer`,
+    });
   return columns;
 }
 
