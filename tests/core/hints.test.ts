@@ -103,6 +103,14 @@ test('a dial holds its value, and those within it, whatever step does with it', 
   expect(run.dials).toEqual({ swell: 14 });
 });
 
+test('what is kept in the sketch itself belongs into its state', async () => {
+  const sketch = defineSketch({
+    start() { (this as unknown as { x: number }).x = 0; },
+    paint: () => undefined,
+  }); // prettier-ignore
+  await expect(new Run(sketch).goTo(0)).rejects.toThrow('is its state: start: () => ({ x: 0 })');
+});
+
 test("a mistake with what is the sketch's own gets no hint of ours", async () => {
   const own: Record<string, { fill: string } & (() => void)> = {};
   expect(await reasonOf(() => own.noise())).toBe('TypeError: own.noise is not a function');
@@ -117,6 +125,8 @@ test.each<[string, (canvas: Canvas, own: Record<string, never>) => unknown, stri
   ['an index beyond its list', (_, { list }) => list[3]['x'], `what stands before .x is undefined: ${misspelt}`],
   ['a point beyond its list', (_, { list }) => { const [x] = list[3] as number[]; return x; }, misspelt],
   ['a number as a list', () => [...(10 as never)], 'a loop that counts is for (let i = 0; i < 10; i += 1)'],
+  ['a width as a list', (canvas) => [...(canvas.width as never)], 'a loop that counts is for (let i = 0; i < canvas.width; i += 1)'],
+  ['a length as a list', () => { const [x] = 2.5 as never as number[]; return x; }, 'a number is no list'],
   ['a call of lists', (_, { boat }) => (boat as number[]).push(1), 'only a list has push, and boat is none'],
   ['a call of texts and lists', (_, { boat }) => (boat as number[]).at(1), 'only a list or a text has at, and boat is none'],
   ['a length that is called', (_, { list }) => (list as { length: () => void }).length(), 'length is no call: leave its parentheses out'],
@@ -176,7 +186,7 @@ test.each<[string, (canvas: Record<string, (...all: unknown[]) => void>) => void
   ['grid: {"spacing":5} is more than it takes; put all into its one options object', (canvas) => canvas.grid({}, { spacing: 5 })],
   ['clear: 0.5 is more than it takes; leave it out', (canvas) => canvas.clear('teal', 0.5)],
   ['save: "hull" is more than it takes; leave it out', (canvas) => canvas.save('hull')],
-  ['translate: by 30 is not a point; expected [x, y] or { x, y } with finite numbers', (canvas) => canvas.translate(30, 40)],
+  ['translate: by 30 is one number where two are needed; expected [x, y] or { x, y } with finite numbers', (canvas) => canvas.translate(30, 40)],
 ])('what a call cannot use is not dropped without a word: %s', async (reason, paint) => {
   expect(await reasonOf(paint as never)).toBe(reason);
 }); // prettier-ignore

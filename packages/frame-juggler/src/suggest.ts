@@ -110,7 +110,7 @@ const kin: Kin = {
   save: { save: 'push' },
   restore: { restore: 'pop' },
   // What a moment holds.
-  frame: { frame: 'index count', 'paint(canvas, moment, state)': 'state' },
+  frame: { frame: 'index count', 'paint(canvas, moment, state)': 'state', '[width / 2, height / 2]': 'center middle' },
   seconds: { seconds: 'time t elapsed now' },
   delta: { delta: 'dt' },
   pointer: { pointer: 'mouse cursor touch input' },

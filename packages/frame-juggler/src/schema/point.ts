@@ -24,8 +24,14 @@ export function isPoint(value: unknown): boolean {
   return Number.isFinite(x) && Number.isFinite(y);
 }
 
+/** What is wrong with a value of two numbers. The commonest slip is to give them as two arguments. */
+const notBoth =
+  (otherwise: string) =>
+  (value: unknown): string =>
+    Number.isFinite(value) ? 'is one number where two are needed' : otherwise;
+
 /** A point. */
-export const point = kindOf<Point>('[x, y] or { x, y } with finite numbers', isPoint, 'is not a point');
+export const point = kindOf<Point>('[x, y] or { x, y } with finite numbers', isPoint, notBoth('is not a point'));
 
 export const xOf = (at: Point): number => (Array.isArray(at) ? (at as unknown as Pair)[0] : (at as Place).x);
 export const yOf = (at: Point): number => (Array.isArray(at) ? (at as unknown as Pair)[1] : (at as Place).y);
@@ -71,7 +77,7 @@ export const factors = kindOf<OneOrTwo>('a finite number or [x, y]', isNumberPai
 export const pair = kindOf<Pair>(
   '[x, y] with finite numbers',
   (value) => Array.isArray(value) && isNumberPair(value),
-  'is not a pair of finite numbers',
+  notBoth('is not a pair of finite numbers'),
 );
 
 /** One length for both axes, or a pair `[width, height]`, not negative. */

@@ -79,8 +79,13 @@ function hintForValue({ message }: TypeError, { sketch }: Stop): string | undefi
   const set = named(/(?:read only property|Cannot set property|setting getter-only property) ['"]?(\w+)/);
   if (Object.hasOwn(sketch.dials, set))
     return `${set} can only be read: what changes from frame to frame is kept in the state`;
-  const added = kinOf(named(/(?:Cannot add property |can't define property ")(\w+)/), ['style']);
-  return added && `a call takes what it is drawn with between its parentheses: canvas.${added}`;
+  // Of a canvas and a sketch, which take nothing more.
+  const added = named(/(?:Cannot add property |can't define property ")(\w+)/);
+  if (added === '') return undefined;
+  const styling = kinOf(added, ['style']);
+  return styling
+    ? `a call takes what it is drawn with between its parentheses: canvas.${styling}`
+    : `what a sketch keeps from frame to frame is its state: start: () => ({ ${added}: 0 })`;
 }
 
 const withoutPage = 'a sketch can do without a page: it also runs in Node and in workers';

@@ -29,21 +29,22 @@ const told: readonly Told[] = [
     () => 'a function that calls itself has to stop: if (depth === 0) return',
   ],
   [/invalid array length|Array size is not/i, () => 'how long a list is, is a whole number from 0 on'],
-  [
-    /(?:^|['\s])(\S+?)'? is not iterable/,
-    (name) =>
-      /^\d/.test(name)
-        ? `a loop that counts is for (let i = 0; i < ${name}; i += 1)`
-        : name === 'undefined'
-          ? 'is an index beyond its list, or a name misspelt?'
-          : `${name} is no list; the values of an object are Object.values(${name})`,
-  ],
+  [/(?:^|['\s])(\S+?)'? is not iterable/, (name) => noList(name)],
   [
     /of undefined \((?:reading|setting) '(\w+)'\)/,
     (name) => `what stands before .${name} is undefined: is an index beyond its list, or a name misspelt?`,
   ],
   [/(?:^|\s)(\S+)\.(\w+) is not a function/, (holder, name) => whoseCall(holder, name)],
 ];
+
+/** What would be right where something was taken as a list that is none. */
+function noList(name: string): string {
+  if (name === 'undefined') return 'is an index beyond its list, or a name misspelt?';
+  if (/^\d+$|(?:^|\.)(?:length|width|height|frame|size|count)$/.test(name))
+    return `a loop that counts is for (let i = 0; i < ${name}; i += 1)`;
+  if (Number.isFinite(Number(name))) return 'a number is no list';
+  return `${name} is no list; the values of an object are Object.values(${name})`;
+}
 
 /** What has calls of the language's own. */
 const owners: readonly (readonly [object, string])[] = [

@@ -216,8 +216,9 @@ export function titledAfter<Named extends Sketch>(sketch: Named, file: string): 
   return titled.get(sketch) as Named;
 }
 
+/** Frozen, so that nothing is kept in a sketch itself, as `this.x = 0`, which every run of it would share. */
 function marked<Made extends Sketch>(sketch: Made): Made {
-  return Object.defineProperty(sketch, mark, { value: true });
+  return Object.freeze(Object.defineProperty(sketch, mark, { value: true }));
 }
 
 /** A frame that is likely to show a sketch well: the middle of its duration, or the frame at two seconds. */
