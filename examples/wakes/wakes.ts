@@ -2,8 +2,22 @@
  * Boats that cross the harbor at dusk and leave their wakes behind: what was painted stays under the next frame and
  * fades, until the water is as it was.
  */
-import { defineSketch, dial, heading, maths, mix, polar, type Canvas, type Moment, type Random } from 'frame-juggler';
+import {
+  colorMix,
+  defineSketch,
+  dial,
+  heading,
+  maths,
+  mix,
+  polar,
+  type Canvas,
+  type Moment,
+  type Random,
+} from 'frame-juggler';
 import { palette } from '../palette.ts';
+
+const water = '#12303f';
+const churned = colorMix(water, palette.shoal, 0.35);
 
 interface Boat {
   x: number;
@@ -18,13 +32,13 @@ interface Boat {
 
 export default defineSketch({
   title: 'Wakes in the harbor',
-  canvas: { width: 960, height: 540, background: '#12303f' },
+  canvas: { width: 960, height: 540, background: water },
   frameRate: 30,
   duration: 20,
-  carry: 0.965,
+  carry: 0.975,
   seed: 11,
   dials: { turning: dial.number(26, { min: 0, max: 80, label: 'How much they turn, in degrees a second' }) },
-  start: ({ random }) => ({ boats: random.times(9, () => makeBoat(random)) }),
+  start: ({ random }) => ({ boats: random.times(11, () => makeBoat(random)) }),
   step({ boats }, { delta, seconds, noise, dials, width, height }) {
     for (const boat of boats) {
       boat.heading += dials.turning * noise(seconds / 3, boat.whim) * 2 * delta;
@@ -47,27 +61,31 @@ function makeBoat(random: Random): Boat {
     ...random.point({ from: [180, 120], to: [780, 420] }),
     heading: random.between(0, 360),
     speed: random.between(46, 120),
-    length: random.between(18, 34),
+    length: random.between(20, 44),
     hull: random.pick([palette.sail, palette.buoy, palette.sand, palette.shoal, palette.lamp]),
     whim: random.between(0, 100),
   };
 }
 
-/** Two waves that run off the bow, and foam astern. */
+/**
+ * Two waves that run off the bow, and foam astern. A broad stroke of churned water comes first: it covers where the hull
+ * was a frame ago, of which a streak in its color would stay otherwise.
+ */
 function wake(canvas: Canvas, { x, y, heading, length, speed }: Boat, random: Moment['random']): void {
-  const strength = mix(0.2, 0.75, speed / 120);
-  canvas.group({ translate: [x, y], rotate: heading }, () => {
+  const strength = mix(0.25, 0.8, speed / 120);
+  canvas.group({ translate: [x, y], rotate: heading, scale: length / 30 }, () => {
+    canvas.line({ from: [-17, -4.5], to: [-17, 4.5], stroke: { color: churned, width: 9, cap: 'round' } });
     for (const side of [-1, 1])
       canvas.line({
-        from: [length * 0.1, side * length * 0.22],
-        to: [-length * 0.75, side * length * 0.62],
-        stroke: { color: palette.shoal, width: 1.6, cap: 'round' },
-        opacity: strength,
+        from: [9, side * 6],
+        to: [-24, side * 17],
+        stroke: { color: palette.shoal, width: 1.4, cap: 'round' },
+        opacity: strength * 0.7,
       });
-    for (let i = 0; i < 5; i++)
+    for (let i = 0; i < 6; i++)
       canvas.circle({
-        at: [-length * random.between(0.5, 0.9), random.normal(0, length * 0.1)],
-        radius: random.between(0.8, 2.2),
+        at: [-random.between(15, 24), random.normal(0, 3)],
+        radius: random.between(0.7, 2),
         fill: palette.foam,
         opacity: strength,
       });
