@@ -79,7 +79,12 @@ function isHost(value: unknown): boolean {
   return typeof (value as { read?: unknown } | null)?.read === 'function';
 }
 
-const noHost: AssetHost = { read: () => Promise.reject(new Error('this host reads no files')) };
+const noHost: AssetHost = {
+  read: () =>
+    Promise.reject(
+      new Error("a run reads no files by itself; in Node give it { host: fileHost } of 'frame-juggler/node'"),
+    ),
+};
 const frameNumber = whole(0);
 const givenCheckpoint = /* @__PURE__ */ givenBy<Checkpoint>('a checkpoint', 'run.checkpoint', 'frame', 'random');
 
