@@ -41,7 +41,7 @@ const comparedSeconds = 1;
 
 /** Runs a sketch, and gathers what the rules judge by. */
 export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Evidence> {
-  const { open, now, onProgress } = setting;
+  const { open, onProgress } = setting;
   const frames = setting.frames ?? (await usualFrames(sketch, open));
   const [first, last] = frames;
   const count = last - first + 1;
@@ -55,16 +55,12 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
   );
   const course: Frame[] = [];
   const details: Detail[] = [];
-  const cost: number[] = [];
   const luminances: Float32Array[] = [];
   const surface = new RasterSurface();
   const total = count * 2;
   for (let at = first; at <= last; at++) {
-    const begun = now();
     await run.goTo(at);
     const frame = await run.paint();
-    // The way to the first frame is no frame's cost.
-    if (at > first) cost.push(now() - begun);
     course.push(frame);
     if (count > 1) {
       surface.draw({ ...frame, density: widths.flashes / frame.width });
@@ -73,7 +69,7 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
     if (inFull.has(at)) details.push(await detailOf(run, noted, at, frame));
     onProgress(course.length, total);
   }
-  const { differs, faster } = await runAgain(sketch, open, frames, details, (done) => onProgress(count + done, total));
+  const again = await runAgain(sketch, setting, frames, details, (done) => onProgress(count + done, total));
   onProgress(total, total);
   return {
     sketch: {
@@ -95,9 +91,7 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
     first,
     tracks: tracksOf(course),
     details,
-    differs,
-    faster,
-    cost,
+    ...again,
     luminances,
   };
 }
@@ -191,14 +185,17 @@ function quiet(run: Run): Run {
   return run;
 }
 
-/** Runs the sketch again, and at twice its frame rate, and finds what then differs. */
+/**
+ * Runs the sketch again, and at twice its frame rate, and finds what then differs, and what a frame costs: a run that is
+ * watched is slower.
+ */
 async function runAgain(
   sketch: Sketch,
-  open: (sketch: Sketch) => Run,
+  { open, now }: GatherSetting,
   [first, last]: readonly [number, number],
   details: readonly Detail[],
   onProgress: (done: number) => void,
-): Promise<Pick<Evidence, 'differs' | 'faster'>> {
+): Promise<Pick<Evidence, 'differs' | 'faster' | 'cost'>> {
   const again = quiet(open(sketch));
   let differs: number | undefined;
   for (const { at, frame } of details) {
@@ -206,16 +203,21 @@ async function runAgain(
     if (differs === undefined && !isSameFrame(frame, await again.paint())) differs = at;
     onProgress(at - first);
   }
-  if (sketch.frames === 1 || last === first) return { differs, faster: undefined };
+  if (sketch.frames === 1 || last === first) return { differs, faster: undefined, cost: [] };
   const quick = withParts(sketch, { frameRate: sketch.frameRate * 2, frames: sketch.frames * 2 });
   const run = quiet(open(quick));
   const course: Frame[] = [];
+  const cost: number[] = [];
   const end = Math.min(last, first + Math.round(comparedSeconds * sketch.frameRate));
   for (let at = first; at <= end; at++) {
+    const begun = now();
     await run.goTo(at * 2);
+    const stepped = now();
     course.push(await run.paint());
+    // A frame of its own has one of the two steps. The way to the first frame is no frame's cost.
+    if (at > first) cost.push((stepped - begun) / 2 + now() - stepped);
   }
-  return { differs, faster: tracksOf(course) };
+  return { differs, faster: tracksOf(course), cost };
 }
 
 /** How many cells the grid for luminances has across and down. */
