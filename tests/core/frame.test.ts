@@ -27,6 +27,13 @@ function met(paint: (canvas: Canvas) => void, all = false): string {
 const mark = (canvas: Canvas, label: string, layer = 0): void => canvas.dot({ at: [5, 5], label, layer });
 
 describe('a frame', () => {
+  test('is walked through by a visitor only', () => {
+    const frame = record((canvas) => mark(canvas, 'a'));
+    const walk = (order: unknown, visitor?: unknown) => () => new FrameReader(frame).walk(order as never, visitor as never); // prettier-ignore
+    expect(walk(frame.order, { item: () => undefined })).toThrow('is not a visitor');
+    expect(walk(3)).toThrow('reader.walk: order 3 is not a list of items');
+  });
+
   test('is walked through with its groups, each begun and ended once', () => {
     const nested = (canvas: Canvas): void => {
       mark(canvas, 'a');

@@ -207,6 +207,7 @@ describe('an explanation', () => {
     const traced = await run.paint(true);
     const labels = (wish: ExplainWish): unknown =>
       explainFrame(traced, { title: '', frame: 0, seed: 1 }, wish).items.map(({ label, line }) => [label, line?.line]);
+    expect(() => labels({ itm: 1 } as never)).toThrow('did you mean "item"?');
     const { items } = explainFrame(traced, { title: '', frame: 0, seed: 1 });
     const [, second] = items.map(({ line }) => line!.line);
     expect(labels({ pixel: [50, 20] })).toEqual([['gull', second - 1]]);

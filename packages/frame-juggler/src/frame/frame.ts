@@ -7,6 +7,7 @@ import type { Gradient } from '../paint/gradient.ts';
 import type { Pattern } from '../paint/pattern.ts';
 import type { PictureFill } from '../paint/paint.ts';
 import type { PictureData } from '../paint/picture.ts';
+import { givenBy } from '../schema/given.ts';
 
 /*
  * A frame is plain data in columns, so that it costs little to record, goes to another thread as it stands, and can be
@@ -147,10 +148,11 @@ export interface Frame {
   readonly sources: readonly SourceLine[];
 }
 
+type Sized = Pick<Frame, 'width' | 'height' | 'density'>;
+const sized = /* @__PURE__ */ givenBy<Sized>('a frame', 'await run.paint()', 'width', 'height', 'density');
+
 /** The pixel size of the rendering that a frame makes. */
-export function pictureSize(frame: Pick<Frame, 'width' | 'height' | 'density'>): { width: number; height: number } {
-  return {
-    width: Math.max(1, Math.round(frame.width * frame.density)),
-    height: Math.max(1, Math.round(frame.height * frame.density)),
-  };
+export function pictureSize(frame: Sized): { width: number; height: number } {
+  const { width, height, density } = sized.read('pictureSize', 'frame', frame);
+  return { width: Math.max(1, Math.round(width * density)), height: Math.max(1, Math.round(height * density)) };
 }

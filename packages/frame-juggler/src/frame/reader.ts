@@ -7,6 +7,9 @@ import type { Gradient } from '../paint/gradient.ts';
 import type { Pattern } from '../paint/pattern.ts';
 import type { PictureFill } from '../paint/paint.ts';
 import type { PictureData } from '../paint/picture.ts';
+import { givenBy } from '../schema/given.ts';
+import { kindOf } from '../schema/kind.ts';
+import { givenFrame } from './given-frame.ts';
 import { colorPaint, noPaint, type Frame, type PenStyle, type TableGroup, type TablePaint } from './frame.ts';
 
 type WithData<P> = Omit<P, 'picture'> & { readonly picture: PictureData };
@@ -75,6 +78,14 @@ export interface Visitor {
   item(item: Item): void;
 }
 
+const givenOrder = /* @__PURE__ */ givenBy<ArrayLike<number>>('a list of items', 'frame.order', 'length');
+const givenVisitor = /* @__PURE__ */ kindOf<Visitor>(
+  'a visitor: { enter(group), leave(group), item(item) }',
+  (value) =>
+    (['enter', 'leave', 'item'] as const).every((name) => typeof (value as Visitor | null)?.[name] === 'function'),
+  'is not a visitor',
+);
+
 const isIsolated = (group: Group): boolean => group.isolated;
 
 /** Walks the columns of a frame. What items share is read once it is met, so that a few items of many cost little. */
@@ -87,7 +98,9 @@ export class FrameReader {
   constructor(
     /** What is read. */
     readonly frame: Frame,
-  ) {}
+  ) {
+    givenFrame.read('FrameReader', 'frame', frame);
+  }
 
   /**
    * Goes through items in painter's order, with the beginnings and ends of the groups about them.
@@ -95,6 +108,8 @@ export class FrameReader {
    * @param counts which groups are visited; by default the isolated ones, which are drawn as pictures of their own
    */
   walk(order: ArrayLike<number>, visitor: Visitor, counts = isIsolated): void {
+    givenOrder.read('reader.walk', 'order', order);
+    givenVisitor.read('reader.walk', 'visitor', visitor);
     const item = new ItemView(this.frame);
     let open: Group[] = [];
     let last: Group | undefined;

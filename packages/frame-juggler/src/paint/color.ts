@@ -1,6 +1,6 @@
 import { fail, show } from '../error.ts';
 import { nearest } from '../suggest.ts';
-import { between, convertedLater, finite, fraction, listOf, missing } from '../schema/kind.ts';
+import { between, convertedLater, finite, fraction, kindOf, listOf, missing } from '../schema/kind.ts';
 import { colorFunctions, formOf } from './color-functions.ts';
 import { colorNames } from './color-names.ts';
 import { fromPolar, hslToRgb, oklabToRgb, type Channels } from './color-space.ts';
@@ -11,6 +11,12 @@ import { parseCssColor } from './css-color.ts';
  * premultiplied. This is what frames hold; a signed 32-bit integer is the cheapest value an engine has.
  */
 export type PackedColor = number;
+/** A packed color that is handed in. */
+export const packedColor = /* @__PURE__ */ kindOf<PackedColor>(
+  'a packed color, as color.packed',
+  Number.isInteger,
+  'is not a packed color',
+);
 
 /**
  * A color of sRGB: red, green and blue from 0 to 255, alpha from 0 to 1. Made by `rgb`, `hsl` and the like. It never
@@ -90,6 +96,7 @@ export const alphaOf = (packed: PackedColor): number => packed >>> 24;
 
 /** `#rrggbb`, or `#rrggbbaa` where it is not opaque. */
 export function cssColor(packed: PackedColor): string {
+  packedColor.read('cssColor', 'packed', packed);
   const digits = (value: number, count: number): string => value.toString(16).padStart(count, '0');
   const color = `#${digits((redOf(packed) << 16) | (greenOf(packed) << 8) | blueOf(packed), 6)}`;
   return alphaOf(packed) === 255 ? color : color + digits(alphaOf(packed), 2);
@@ -135,6 +142,8 @@ function clampChannel(unit: number): number {
 }
 
 function unknownColor(call: string, option: string, value: unknown): never {
+  if (typeof option !== 'string')
+    fail({ call: 'readColor', value: call, problem: 'stands alone', expected: "expected readColor('pennant', 'fill', color)" }); // prettier-ignore
   if (value === undefined) missing(call, option, 'a color, "teal" or "#0f2a3d"');
   return fail({ call, option, value, problem: 'is not a color', expected: colorHint(option, value) });
 }

@@ -1,3 +1,4 @@
+import { fraction, kindOf } from '../schema/kind.ts';
 import { alphaOf, blueOf, greenOf, redOf } from './color.ts';
 
 /**
@@ -32,12 +33,16 @@ export function fade(bytes: Uint8ClampedArray, background: number, carry: number
 /** A channel's byte times an alpha. */
 const times = (value: number, alpha: number): number => Math.round((value * alpha) / 255);
 
+const precision = /* @__PURE__ */ kindOf<8 | 16>('8 or 16', (bits) => bits === 8 || bits === 16, 'is not a precision');
+
 /** After how many frames nothing is left of a picture under a carry; Infinity if it never fades. */
 export function framesLeftBy(carry: number, bits: 8 | 16 = 8): number {
-  if (carry >= 1) return Infinity;
+  fraction.read('framesLeftBy', 'carry', carry);
+  const isFine = precision.read('framesLeftBy', 'bits', bits) === 16;
+  if (carry === 1) return Infinity;
   let frames = 0;
   // As the two forms of the engine let a trail fade: by whole bytes, or until there is too little of it to count.
-  if (bits === 8) for (let left = 255; left > 0; left = Math.trunc(left * carry)) frames++;
-  else for (let left = 1; left > 1 / 524280; left *= carry) frames++;
+  if (isFine) for (let left = 1; left > 1 / 524280; left *= carry) frames++;
+  else for (let left = 255; left > 0; left = Math.trunc(left * carry)) frames++;
   return frames;
 }

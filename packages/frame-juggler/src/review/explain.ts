@@ -9,16 +9,27 @@ import type { SeenShare } from './seen.ts';
 import { tableLines, wrapLines, type TableRow } from './table.ts';
 import { givenFrame } from '../frame/given-frame.ts';
 import { givenBy } from '../schema/given.ts';
+import { kindOf, text, whole } from '../schema/kind.ts';
+import { optional, schemaOf, type Options } from '../schema/schema.ts';
 
-/** What is asked of a frame; without any of these, all that it drew. */
-export interface ExplainWish {
-  /** A pixel of the canvas, from its top left, at density 1: what is there, from top to bottom. */
-  readonly pixel?: readonly [x: number, y: number];
-  /** One item by its number. */
-  readonly item?: number;
+export const wishTable = {
+  /** A pixel of the canvas at density 1, from its top left: what is there, from top to bottom. */
+  pixel: optional(
+    kindOf<readonly [x: number, y: number]>(
+      '[x, y], whole numbers from the top left',
+      (value) =>
+        Array.isArray(value) && value.length === 2 && value.every((part) => Number.isInteger(part) && part >= 0),
+      'is not a pixel',
+    ),
+  ),
+  /** One item, by its number. */
+  item: optional(whole(1)),
   /** Everything that line of the sketch drew. */
-  readonly line?: number;
-}
+  line: optional(whole(1)),
+};
+const wishOptions = schemaOf(wishTable, '{ item: 12 }');
+/** What is asked of a frame; without any of these, all that it drew. */
+export interface ExplainWish extends Options<typeof wishTable> {}
 
 /** An item as it is explained; see {@link ItemInWords}. */
 export interface ExplainedItem {
@@ -78,15 +89,17 @@ export interface Explanation {
   readonly pixel?: { readonly at: readonly [x: number, y: number]; readonly color: string };
 }
 
-/** What of the run a frame belongs to. */
-export interface ExplainHead {
+const headTable = {
   /** The sketch's title. */
-  readonly title: string;
+  title: text,
   /** The number of the frame, from 0. */
-  readonly frame: number;
+  frame: whole(0),
   /** The seed of the run. */
-  readonly seed: number;
-}
+  seed: whole(0),
+};
+const headOptions = schemaOf(headTable, "{ title: 'Harbor', frame: 12, seed: 1 }");
+/** What of the run a frame belongs to. */
+export interface ExplainHead extends Options<typeof headTable> {}
 
 /** What is known of a frame already. */
 export interface ExplainHelp {
@@ -103,7 +116,10 @@ export function explainFrame(
   wish: ExplainWish = {},
   { colorAt, shares }: ExplainHelp = {},
 ): Explanation {
-  const items = itemsInWords(givenFrame.read('explainFrame', 'frame', frame), shares);
+  givenFrame.read('explainFrame', 'frame', frame);
+  headOptions.check('explainFrame', head);
+  wishOptions.check('explainFrame', wish);
+  const items = itemsInWords(frame, shares);
   const explained = (item: ItemInWords): ExplainedItem =>
     plain(
       item,

@@ -2,7 +2,7 @@ import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Item } from '../frame/reader.ts';
 import { intersectBoxes, type Box } from '../geometry/box.ts';
 import { atan2 } from '../maths/arc.ts';
-import { alphaOf, blueOf, greenOf, redOf, type PackedColor } from '../paint/color.ts';
+import { alphaOf, blueOf, greenOf, packedColor, redOf, type PackedColor } from '../paint/color.ts';
 import { pathBox } from '../geometry/path.ts';
 import { canvasBox } from './reviewed.ts';
 import type { SeenShare } from './seen.ts';
@@ -140,7 +140,7 @@ const hues: readonly (readonly [to: number, word: string])[] = [
 
 /** A color in plain words: "dark blue", "pale green", "gray". */
 export function colorInWords(color: PackedColor): string {
-  if (alphaOf(color) === 0) return 'transparent';
+  if (alphaOf(packedColor.read('colorInWords', 'color', color)) === 0) return 'transparent';
   const [r, g, b] = [redOf(color) / 255, greenOf(color) / 255, blueOf(color) / 255];
   const [least, most] = [Math.min(r, g, b), Math.max(r, g, b)];
   const light = (least + most) / 2;

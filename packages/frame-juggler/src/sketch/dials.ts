@@ -3,6 +3,7 @@ import { onlyKnown } from '../known-names.ts';
 import { suggest } from '../suggest.ts';
 import { Color, cssColor, readColor, type ColorLike } from '../paint/color.ts';
 import {
+  anything,
   convertedLater,
   finite,
   Kind,
@@ -283,7 +284,7 @@ const fromText: Record<DialControl['type'], { readonly words: string; readonly r
 
 /** A value of a dial as text: what {@link parseDial} reads. */
 export function dialText(value: unknown): string {
-  const plain = plainDialValue(value);
+  const plain = plainDialValue(anything.read('dialText', 'value', value));
   if (point.allows(plain)) return `${xOf(plain as Point)},${yOf(plain as Point)}`;
   return typeof plain === 'boolean' ? (plain ? 'on' : 'off') : String(plain);
 }

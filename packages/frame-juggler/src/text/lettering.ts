@@ -6,6 +6,7 @@ import type { layOut, Means } from './layout.ts';
 import { lineBreaksBy } from './line-breaks.ts';
 import { allNeeds, weightOf, type OwnFont, type TextNeed } from './needs.ts';
 import type { OpenFont } from './read-font.ts';
+import { listOf, oneOf } from '../schema/kind.ts';
 
 /*
  * The library's own fonts, and the code that lays out text, are large, so a page loads them only if text is drawn. A
@@ -13,6 +14,8 @@ import type { OpenFont } from './read-font.ts';
  * them at once: a sketch that imports one of these loads the fonts before it starts. A host that can read files
  * synchronously, as Node can, reads them when they are first needed.
  */
+
+const ownWeights = /* @__PURE__ */ listOf(oneOf('regular', 'bold'), 'weights');
 
 /** Layout and fonts of a host that reads files synchronously. */
 export interface LetteringHost {
@@ -91,8 +94,8 @@ export function lettering(needs: Iterable<TextNeed>): { layOut: typeof layOut; m
 /**
  * Loads the library's own fonts, once, and what it takes to set text of any script. A sketch's run does this by itself; you only need it to measure text outside a sketch.
  */
-export async function loadFonts(weights: Iterable<OwnWeight> = ['regular', 'bold']): Promise<void> {
-  await loadLettering([...weights, 'breaks', 'directions']);
+export async function loadFonts(weights: readonly OwnWeight[] = ['regular', 'bold']): Promise<void> {
+  await loadLettering([...ownWeights.read('loadFonts', 'weights', weights), 'breaks', 'directions']);
 }
 
 /** Loads what texts need, unless it is loaded already. */

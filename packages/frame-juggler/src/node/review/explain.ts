@@ -4,9 +4,9 @@ import type { Frame } from '../../frame/frame.ts';
 import { gray, rgb } from '../../paint/color.ts';
 import type { Picture } from '../../paint/picture.ts';
 import { sharesOf } from '../../review/describe.ts';
-import { explainFrame, type Explanation } from '../../review/explain.ts';
+import { explainFrame, wishTable, type Explanation } from '../../review/explain.ts';
 import { frameInWords } from '../../review/words.ts';
-import { kindOf, text, whole } from '../../schema/kind.ts';
+import { text } from '../../schema/kind.ts';
 import { optional, schemaOf, withoutUndefined, type Options } from '../../schema/schema.ts';
 import type { Sketch } from '../../sketch/sketch.ts';
 import { rasterize } from '../../surfaces/raster/rasterize.ts';
@@ -15,20 +15,9 @@ import { sketchFrom } from '../sketch-from.ts';
 import { writeAtomically } from '../write-atomically.ts';
 import { oneFrameTable, paintedFrame } from './painted-frame.ts';
 
-const pixelKind = kindOf<readonly [number, number]>(
-  '[x, y], whole numbers from the top left',
-  (value) => Array.isArray(value) && value.length === 2 && value.every((part) => Number.isInteger(part) && part >= 0),
-  'is not a pixel',
-);
-
 const explainTable = {
   ...oneFrameTable,
-  /** A pixel of the canvas at density 1, from its top left: what is there, from top to bottom. */
-  pixel: optional(pixelKind),
-  /** One item, by its number. */
-  item: optional(whole(1)),
-  /** Everything that line of the sketch drew. */
-  line: optional(whole(1)),
+  ...wishTable,
   /** A .png file to write: the picture, with what you asked for highlighted. */
   to: optional(text),
 };

@@ -13,6 +13,9 @@ import { paintAttributes, placedPicture } from './paint.ts';
 import { element, elementParts, emptyElement, textElement, type Attributes } from './xml.ts';
 import { givenFrame } from '../../frame/given-frame.ts';
 import { fail } from '../../error.ts';
+import { mapOf, text } from '../../schema/kind.ts';
+
+const givenTexts = /* @__PURE__ */ mapOf(text, "texts by keyword: { Title: 'Harbor' }");
 
 /**
  * A frame as an SVG 2 document, for a file or a page: a shape an element, groups as groups, labels as ids and titles,
@@ -21,6 +24,7 @@ import { fail } from '../../error.ts';
  * @param texts what the document tells of itself, by keyword; `Title` is its title, `Description` says what is to be seen
  */
 export function writeSvg(frames: Frame | readonly Frame[], texts: Readonly<Record<string, string>> = {}): string {
+  givenTexts.read('writeSvg', 'texts', texts);
   const list = Array.isArray(frames) ? (frames as readonly Frame[]) : [frames as Frame];
   if (list.length === 0)
     fail({ call: 'writeSvg', option: 'frames', problem: 'has no frame', expected: 'expected one' });
