@@ -4,7 +4,7 @@ import { build } from 'esbuild';
 import { chromium } from 'playwright-core';
 import { Canvas, frameBytes, loadFonts, RasterSurface } from 'frame-juggler';
 import { mb } from './report.mjs';
-import { manyCircles, scenes, size } from './scenes/scenes.mjs';
+import { manyCircles, pictureScenes, scenes, size } from './scenes/scenes.mjs';
 
 // node bench/raster.mjs [part of a scene's name] [ways, such as record,raster,software]
 const wanted = process.argv[2] || undefined;
@@ -43,17 +43,25 @@ await page.waitForFunction('globalThis.measure');
 await loadFonts();
 const columns = ['record', 'raster', 'software', 'ratio', 'canvas2d', 'plain', 'ratio', 'in Node'];
 console.log(`${'milliseconds'.padEnd(38)}${columns.map((column) => column.padStart(10)).join('')}`);
-const ratios = { raster: [], canvas2d: [] };
-for (const name of Object.keys(scenes).filter((name) => wanted === undefined || name.includes(wanted))) {
-  const best = await page.evaluate(([name, options]) => globalThis.measure(name, options), [name, { only }]);
-  const [raster, canvas2d] = [best.raster / best.software, best.canvas2d / best.plain];
-  ratios.raster.push(raster);
-  ratios.canvas2d.push(canvas2d);
-  const figures = [best.record, best.raster, best.software, raster, best.canvas2d, best.plain, canvas2d, inNode(scenes[name]).best]; // prettier-ignore
-  console.log(`${name.padEnd(38)}${figures.map((figure) => (figure ?? NaN).toFixed(2).padStart(10)).join('')}`);
+
+/** Prints the figures of scenes, and what their ratios come to. */
+async function compare(list) {
+  const ratios = { raster: [], canvas2d: [] };
+  for (const [name, scene] of Object.entries(list).filter(([name]) => wanted === undefined || name.includes(wanted))) {
+    const best = await page.evaluate(([name, options]) => globalThis.measure(name, options), [name, { only }]);
+    const [raster, canvas2d] = [best.raster / best.software, best.canvas2d / best.plain];
+    ratios.raster.push(raster);
+    ratios.canvas2d.push(canvas2d);
+    const figures = [best.record, best.raster, best.software, raster, best.canvas2d, best.plain, canvas2d, inNode(scene).best]; // prettier-ignore
+    console.log(`${name.padEnd(38)}${figures.map((figure) => (figure ?? NaN).toFixed(2).padStart(10)).join('')}`);
+  }
+  const mean = (list) => Math.exp(list.reduce((sum, ratio) => sum + Math.log(ratio), 0) / list.length).toFixed(2);
+  if (ratios.raster.length > 0)
+    console.log(`geometric mean: raster ${mean(ratios.raster)}, canvas2d ${mean(ratios.canvas2d)}`);
 }
-const mean = (list) => Math.exp(list.reduce((sum, ratio) => sum + Math.log(ratio), 0) / list.length).toFixed(2);
-console.log(`geometric mean: raster ${mean(ratios.raster)}, canvas2d ${mean(ratios.canvas2d)}`);
+
+await compare(scenes);
+await compare(pictureScenes);
 await browser.close();
 server.close();
 

@@ -1,6 +1,6 @@
 // What the surfaces are measured by: each scene through the library, and the same calls by hand on a browser's context.
 // A scene is made of numbers alone, the same in each run.
-import { gray, linearGradient, radialGradient, rgb } from 'frame-juggler';
+import { gray, linearGradient, picture, radialGradient, rgb } from 'frame-juggler';
 
 const [width, height] = [1280, 720];
 export const size = { width, height };
@@ -190,7 +190,44 @@ function crossing(corners) {
   };
 }
 
-/** By name. */
+/** Pictures of a size, each at a place, scaled and turned; the picture is one of circles. */
+function pictures([across, down], places) {
+  const dots = list(400, (random) => ({ at: [random() * across, random() * down], color: color(random) }));
+  const radius = down / 12;
+  // Made once it is needed: without a page there is nothing to draw by hand with.
+  let ours, theirs;
+  const painted = (canvas) => {
+    canvas.rect({ from: [0, 0], to: [across, down], fill: rgb(20, 60, 90) });
+    for (const { at, color } of dots) canvas.circle({ at, radius, fill: rgb(...color) });
+  };
+  return {
+    paint(canvas) {
+      ours ??= picture(across, down, painted);
+      for (const { at, scale, turn } of places)
+        canvas.picture(ours, { at, size: [across * scale, down * scale], rotate: turn });
+    },
+    byHand(context) {
+      ours ??= picture(across, down, painted);
+      if (theirs === undefined) {
+        theirs = Object.assign(document.createElement('canvas'), { width: across, height: down });
+        const own = theirs.getContext('2d', { willReadFrequently: true });
+        own.putImageData(new ImageData(new Uint8ClampedArray(ours.data), across, down), 0, 0);
+      }
+      for (const { at, scale, turn } of places) {
+        context.save();
+        context.translate(...at);
+        context.rotate((turn * Math.PI) / 180);
+        context.scale(scale, scale);
+        context.drawImage(theirs, -across / 2, -down / 2);
+        context.restore();
+      }
+    },
+  };
+}
+
+const middle = [width / 2, height / 2];
+
+/** Those that the figures of the engine have been taken by from the beginning, by name. */
 export const scenes = {
   '10,000 circles r 8': circles(10_000, 8),
   '100,000 circles r 2': circles(100_000, 2),
@@ -202,6 +239,14 @@ export const scenes = {
   '200 clipped groups of 10 rects': clippedGroups(200),
   'crossing path of 20,000 corners': crossing(20_000),
   'multiply, 300 discs r 80': circles(300, 80, 1, 'multiply'),
+};
+
+/** Others. */
+export const pictureScenes = {
+  'a picture of the canvas, as it is': pictures([width, height], [{ at: middle, scale: 1, turn: 0 }]),
+  'a picture twice as large': pictures([width / 2, height / 2], [{ at: middle, scale: 2, turn: 0 }]),
+  'a picture of the canvas, turned': pictures([width, height], [{ at: middle, scale: 1, turn: 10 }]),
+  '2,000 pictures of 32, turned': pictures([32, 32], list(2000, (random) => ({ at: spot(random), scale: 1, turn: random() * 360 }))), // prettier-ignore
 };
 
 /** So many circles of one size. */

@@ -274,6 +274,57 @@ describe('pictures', () => {
     expect(Math.abs(inner[0] - inner[2])).toBeLessThan(8);
   });
 
+  test('are drawn pixel by pixel as their transform says: the nearest of theirs, or those around mixed', () => {
+    const own = paintPicture(7, 5);
+    for (let i = 0; i < 35; i++) own.setColorAt(i % 7, Math.floor(i / 7), rgb((i * 73) % 256, (i * 151) % 256, (i * 199) % 256)); // prettier-ignore
+    /** A channel of it by nearest whole places, wrapped around or up to its edges. */
+    const channel = (x: number, y: number, tiled: boolean): number => {
+      const kept = (at: number, size: number): number =>
+        tiled ? ((at % size) + size) % size : Math.min(size - 1, Math.max(0, at));
+      return own.data[(kept(y, 5) * 7 + kept(x, 7)) * 4];
+    };
+    const mixedAt = (x: number, y: number, tiled: boolean): number => {
+      const [left, top] = [Math.floor(x - 0.5), Math.floor(y - 0.5)];
+      const [tx, ty] = [x - 0.5 - left, y - 0.5 - top];
+      const row = (at: number): number => channel(left, at, tiled) * (1 - tx) + channel(left + 1, at, tiled) * tx;
+      return row(top) * (1 - ty) + row(top + 1) * ty;
+    };
+    const place = fc.oneof(fc.integer({ min: -20, max: 80 }), fc.double({ min: -20, max: 80, noNaN: true }));
+    const turn = fc.oneof(fc.constant(0), fc.integer({ min: 0, max: 359 }));
+    const scale = fc.oneof(fc.constant(1), fc.double({ min: 1, max: 9, noNaN: true }));
+    fc.assert(
+      fc.property(
+        place,
+        place,
+        turn,
+        scale,
+        scale,
+        fc.boolean(),
+        fc.boolean(),
+        (e, f, degrees, sx, sy, smooth, tiled) => {
+          const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+          const drawn = picture((canvas) => {
+            canvas.transform([cos * sx, sin * sx, -sin * sy, cos * sy, e, f]);
+            if (tiled) canvas.rect({ from: [-300, -300], to: [300, 300], fill: pattern(own, { smooth }) });
+            else canvas.picture(own, { from: [0, 0], to: [7, 5], smooth });
+          });
+          for (let i = 0; i < 60; i++) {
+            const [px, py] = [(i * 37) % 100, (i * 61) % 100];
+            const [dx, dy] = [px + 0.5 - e, py + 0.5 - f];
+            const [x, y] = [(dx * cos + dy * sin) / sx, (dy * cos - dx * sin) / sy];
+            // At its edges a picture covers parts of pixels, and halfway between two either is the nearest.
+            const isInside = x > 1 / sx && y > 1 / sy && x < 7 - 1 / sx && y < 5 - 1 / sy;
+            const isBetween = [x, y].some((at) => Math.abs(at - Math.round(at)) < 1e-6);
+            if (!(tiled || isInside) || (!smooth && isBetween)) continue;
+            const wanted = smooth ? mixedAt(x, y, tiled) : channel(Math.floor(x), Math.floor(y), tiled);
+            expect(Math.abs(pixel(drawn, px, py)[0] - wanted)).toBeLessThanOrEqual(smooth ? 0.75 : 0);
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
   test('made much smaller they keep their mean color', () => {
     const fine = paintPicture(64, 64, (canvas) => {
       for (let i = 0; i < 64; i += 2) canvas.rect({ from: [i, 0], to: [i + 1, 64], fill: 'black' });

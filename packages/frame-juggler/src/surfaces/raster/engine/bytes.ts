@@ -1,3 +1,4 @@
+import { wholes4 } from './vectors.ts';
 import { premultiply } from './words.ts';
 
 /*
@@ -27,20 +28,27 @@ export function fromWord(color: u32): Pixel {
   return color;
 }
 
-/** A premultiplied color of four floats, 0 to 255. */
+/** Writes up to four premultiplied colors of four floats each, 0 to 255. */
 @inline
-export function fromFloats(channels: v128): Pixel {
-  const words = i32x4.trunc_sat_f32x4_s(f32x4.add(channels, f32x4.splat(0.5)));
-  const half = i16x8.narrow_i32x4_s(words, words);
-  return i32x4.extract_lane(i8x16.narrow_i16x8_u(half, half), 0);
+export function storeFloats(out: usize, from: usize, count: i32): void {
+  const pixels = i8x16.narrow_i16x8_u(
+    i16x8.narrow_i32x4_s(rounded(v128.load(from)), rounded(v128.load(from, 16))),
+    i16x8.narrow_i32x4_s(rounded(v128.load(from, 32)), rounded(v128.load(from, 48))),
+  );
+  if (count >= 4) return v128.store(out, pixels);
+  v128.store(from, pixels);
+  memory.copy(out, from, count << 2);
+}
+
+@inline
+function rounded(channels: v128): v128 {
+  return i32x4.trunc_sat_f32x4_s(f32x4.add(channels, f32x4.splat(0.5)));
 }
 
 /** A color that is not premultiplied, 0 to 255: red and green, blue and alpha. */
 @inline
 export function fromStraight(low: v128, high: v128): Pixel {
-  const lows = i32x4.trunc_sat_f64x2_s_zero(f64x2.add(low, f64x2.splat(0.5)));
-  const highs = i32x4.trunc_sat_f64x2_s_zero(f64x2.add(high, f64x2.splat(0.5)));
-  const words = v128.shuffle<i64>(lows, highs, 0, 2);
+  const words = wholes4(f64x2.add(low, f64x2.splat(0.5)), f64x2.add(high, f64x2.splat(0.5)));
   const half = i16x8.narrow_i32x4_s(words, words);
   const color: u32 = i32x4.extract_lane(i8x16.narrow_i16x8_u(half, half), 0);
   return color >> 24 === 255 ? color : premultiply(color, 255);

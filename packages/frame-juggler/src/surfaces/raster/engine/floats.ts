@@ -1,4 +1,5 @@
 import { allocate, free } from './memory.ts';
+import { floats4 } from './vectors.ts';
 
 /*
  * Pixels for pictures of sixteen bits a channel: four 32-bit floats from 0 to 1, sRGB, color premultiplied by alpha, in
@@ -23,18 +24,22 @@ export function pixelOf(color: u32, coverage: u32): Pixel {
 @inline
 export function fromWord(color: u32): Pixel {
   const channels = i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(i32x4.splat(color)));
-  return fromFloats(f32x4.convert_i32x4_u(channels));
+  return fromFloats(f32x4.convert_i32x4_s(channels));
 }
 
 @inline
-export function fromFloats(channels: v128): Pixel {
+function fromFloats(channels: v128): Pixel {
   return f32x4.mul(channels, f32x4.splat(scaleOfBytes));
 }
 
 @inline
+export function storeFloats(out: usize, from: usize, count: i32): void {
+  for (let i = 0; i < count; i++) v128.store(out + (i << 4), fromFloats(v128.load(from + (i << 4))));
+}
+
+@inline
 export function fromStraight(low: v128, high: v128): Pixel {
-  const channels = v128.shuffle<i64>(f32x4.demote_f64x2_zero(low), f32x4.demote_f64x2_zero(high), 0, 2);
-  const straight = fromFloats(channels);
+  const straight = fromFloats(floats4(low, high));
   return f32x4.mul(f32x4.replace_lane(straight, 3, 1), alphasOf(straight));
 }
 

@@ -1,15 +1,15 @@
 import { turns4 } from './angles.ts';
+import { shadePicture } from './picture.ts';
 import {
   fillPixels,
-  fromFloats,
   fromStraight,
-  fromWord,
   loadPixel,
   pixelBytes,
   pixelShift,
   storePixel,
   Pixel,
 } from './pixels.ts';
+import { floats4 } from './vectors.ts';
 
 /*
  * What gradients and pictures paint pixels with. A paint is a record of numbers that JavaScript writes (see paints.ts
@@ -53,7 +53,7 @@ const offsets = memory.data(512 * 8 + 32);
 export function shade(paint: usize, x: i32, y: i32, count: i32, out: usize): void {
   record = paint;
   const kind = <i32>part(0);
-  if (kind === picture) return shadePicture(x, y, count, out);
+  if (kind === picture) return shadePicture(paint, x, y, count, out);
   spread = <i32>part(2);
   colors = <usize>part(3);
   stops = <i32>part(4);
@@ -129,11 +129,6 @@ function findConic(px: v128, py: f64, end: usize): void {
     v128.store(at, f64x2.promote_low_f32x4(within));
     v128.store(at, f64x2.promote_low_f32x4(v128.shuffle<i64>(within, within, 1, 1)), 16);
   }
-}
-
-@inline
-function floats4(first: v128, second: v128): v128 {
-  return v128.shuffle<i64>(f32x4.demote_f64x2_zero(first), f32x4.demote_f64x2_zero(second), 0, 2);
 }
 
 /** The most common gradient, in one pass: the factors are scaled by the table's size, which is exact for a power of two. */
@@ -235,17 +230,6 @@ function along2(px: v128, perPixel: f64, row: v128, from: f64): v128 {
   return f64x2.add(f64x2.add(f64x2.mul(f64x2.splat(perPixel), px), row), f64x2.splat(from));
 }
 
-/** Where the middle of a pixel lies in the paint's own units. */
-@inline
-function across(x: i32, y: i32): f64 {
-  return part(6) * (<f64>x + 0.5) + part(8) * (<f64>y + 0.5) + part(10);
-}
-
-@inline
-function down(x: i32, y: i32): f64 {
-  return part(7) * (<f64>x + 0.5) + part(9) * (<f64>y + 0.5) + part(11);
-}
-
 /** The color at an offset, premultiplied. */
 function colorAt(offset: f64): Pixel {
   if (stops > 0) return mixStops(colors, stops, offset);
@@ -311,59 +295,4 @@ function mixed(offset: f64): Pixel {
 @inline
 function mixed2(one: v128, other: v128, t: f64): v128 {
   return f64x2.add(f64x2.mul(one, f64x2.splat(1 - t)), f64x2.mul(other, f64x2.splat(t)));
-}
-
-function shadePicture(x: i32, y: i32, count: i32, out: usize): void {
-  const tiled = part(2) !== 0;
-  const pixels = <usize>part(3);
-  const wide = <i32>part(4);
-  const high = <i32>part(5);
-  const smooth = part(12) !== 0;
-  for (let i = 0; i < count; i++) {
-    const px = across(x + i, y);
-    const py = down(x + i, y);
-    const color = smooth
-      ? mixedPixel(pixels, wide, high, tiled, px - 0.5, py - 0.5)
-      : fromWord(wordAt(pixels, wide, kept(px, wide, tiled), kept(py, high, tiled)));
-    storePixel(out + (i << pixelShift), color);
-  }
-}
-
-@inline
-function wordAt(pixels: usize, wide: i32, x: i32, y: i32): u32 {
-  return load<u32>(pixels + ((y * wide + x) << 2));
-}
-
-/** A coordinate within the picture: wrapped around if it is tiled, otherwise clamped. */
-@inline
-function kept(place: f64, size: i32, tiled: bool): i32 {
-  const whole = Math.floor(place);
-  if (tiled) return <i32>(whole - Math.floor(whole / size) * size);
-  return whole < 0 ? 0 : whole >= size ? size - 1 : <i32>whole;
-}
-
-/** Bilinear interpolation of the four pixels around a point. */
-function mixedPixel(pixels: usize, wide: i32, high: i32, tiled: bool, x: f64, y: f64): Pixel {
-  const left = Math.floor(x);
-  const top = Math.floor(y);
-  const tx = f32x4.splat(<f32>(x - left));
-  const ty = f32x4.splat(<f32>(y - top));
-  const x0 = kept(left, wide, tiled);
-  const x1 = kept(left + 1, wide, tiled);
-  const y0 = kept(top, high, tiled);
-  const y1 = kept(top + 1, high, tiled);
-  const upper = between(wordAt(pixels, wide, x0, y0), wordAt(pixels, wide, x1, y0), tx);
-  const lower = between(wordAt(pixels, wide, x0, y1), wordAt(pixels, wide, x1, y1), tx);
-  return fromFloats(f32x4.add(upper, f32x4.mul(f32x4.sub(lower, upper), ty)));
-}
-
-@inline
-function between(one: u32, other: u32, t: v128): v128 {
-  const from = channels(one);
-  return f32x4.add(from, f32x4.mul(f32x4.sub(channels(other), from), t));
-}
-
-@inline
-function channels(pixel: u32): v128 {
-  return f32x4.convert_i32x4_u(i32x4.extend_low_i16x8_u(i16x8.extend_low_i8x16_u(i32x4.splat(pixel))));
 }
