@@ -33,17 +33,19 @@ export function parseCssColor(css: string, depth = 0): Rgb | undefined {
   if (!text.endsWith(')') || depth > deepest) return undefined;
   const name = text.slice(0, open);
   const inside = text.slice(open + 1, -1);
-  const parts = split(inside, ',');
+  // What has no commas and no slash is looked through once only: for its words.
+  const parts = inside.includes(',') ? split(inside, ',') : [inside];
   if (name === 'color-mix') return parts && mix(parts, depth);
   // Legacy functions have their alpha behind a comma or in a name of their own.
   const plain = name === 'rgba' || name === 'hsla' ? name.slice(0, -1) : name;
   if (parts === undefined) return undefined;
   if (parts.length > 1) return plain === 'rgb' || plain === 'hsl' ? parseLegacy(plain, parts) : undefined;
-  const [before = '', alpha, ...rest] = split(inside, '/') ?? [];
-  const words = split(before.trim(), ' ');
+  const [before = '', alpha, ...rest] = inside.includes('/') ? (split(inside, '/') ?? []) : [inside];
+  const words = split(before, ' ');
   if (words === undefined || rest.length > 0) return undefined;
-  const origin = words[0] === 'from' ? parseCssColor(words.splice(0, 2)[1] ?? '', depth + 1) : undefined;
-  if (before.trim().startsWith('from') && origin === undefined) return undefined;
+  const isRelative = words[0] === 'from';
+  const origin = isRelative ? parseCssColor(words.splice(0, 2)[1] ?? '', depth + 1) : undefined;
+  if (isRelative && origin === undefined) return undefined;
   const row = name === 'color' ? rowOf(colorSpaces, words.shift() ?? '') : rowOf(colorFunctions, plain);
   return row && convert(row, words, alpha, origin);
 }
@@ -52,22 +54,27 @@ function withoutComments(css: string): string {
   return css.includes('/*') ? css.replace(/\/\*[^]*?\*\//g, ' ') : css;
 }
 
+const [opening, closing] = [0x28, 0x29];
+// A no-break space too, which cannot be told from others by who copied it from somewhere.
+const isSpace = (code: number): boolean => code === 0x20 || (code >= 0x09 && code <= 0x0d) || code === 0xa0;
+
 /** Splits at separators outside of parentheses; undefined if the parentheses do not match. ' ' stands for any white space. */
-function split(text: string, separator: string): string[] | undefined {
+function split(text: string, separator: ',' | '/' | ' '): string[] | undefined {
   const parts: string[] = [];
+  const at = separator.charCodeAt(0);
   let depth = 0;
   let from = 0;
-  const end = (to: number): void => {
-    if (separator !== ' ' || to > from) parts.push(text.slice(from, to));
-    from = to + 1;
-  };
-  for (let at = 0; at < text.length; at++) {
-    const character = text[at];
-    if (character === '(') depth++;
-    else if (character === ')' && --depth < 0) return undefined;
-    else if (depth === 0 && (character === separator || (separator === ' ' && /\s/.test(character)))) end(at);
+  // By codes: texts of colors that change come by the thousand a frame.
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i);
+    if (code === opening) depth++;
+    else if (code === closing && --depth < 0) return undefined;
+    else if (depth === 0 && (code === at || (separator === ' ' && isSpace(code)))) {
+      if (separator !== ' ' || i > from) parts.push(text.slice(from, i));
+      from = i + 1;
+    }
   }
-  end(text.length);
+  if (separator !== ' ' || text.length > from) parts.push(text.slice(from));
   return depth === 0 ? parts : undefined;
 }
 
@@ -118,23 +125,31 @@ function namesOf(row: ColorFunction, { rgb, alpha }: Rgb): ReadonlyMap<string, n
   return new Map([...[...row.names].map((name, index): [string, number] => [name, value(index)]), ['alpha', alpha]]);
 }
 
-/** What most channels are: a few digits, read without a pattern. NaN for all else. */
-function wholeNumber(word: string): number {
-  if (word.length === 0 || word.length > 9) return NaN;
+const powersOfTen = /* @__PURE__ */ Array.from({ length: 16 }, (_, power) => Number(`1e${power}`));
+
+/** What most channels are: digits with a point among them or not, up to a place, read without a pattern. NaN for all else. */
+function plainNumber(word: string, end: number): number {
   let number = 0;
-  for (let i = 0; i < word.length; i++) {
-    const digit = word.charCodeAt(i) - 48;
-    if (digit < 0 || digit > 9) return NaN;
-    number = number * 10 + digit;
+  let point = -1;
+  for (let i = 0; i < end; i++) {
+    const digit = word.charCodeAt(i) - 0x30;
+    if (digit >= 0 && digit <= 9) number = number * 10 + digit;
+    else if (digit === -2 && point < 0 && i < end - 1) point = i;
+    else return NaN;
   }
-  return number;
+  if (end === 0) return NaN;
+  // Up to 15 digits a whole number is exact, and so is a power of ten: their quotient is the nearest to what is written.
+  if (end > 15) return Number(word.slice(0, end));
+  return point < 0 ? number : number / powersOfTen[end - 1 - point];
 }
 
 /** A channel's value, or NaN where it is not one. A missing one (`none`) counts as 0, as CSS paints it. */
 function readChannel(word: string, channel: Channel, names: ReadonlyMap<string, number>): number {
   if (word === 'none') return 0;
-  const plain = wholeNumber(word);
-  const value = plain >= 0 ? { value: plain, unit: '' as const } : quantityOf(word, names);
+  const isPercent = word.endsWith('%');
+  const plain = plainNumber(word, isPercent ? word.length - 1 : word.length);
+  const value =
+    plain >= 0 ? { value: plain, unit: isPercent ? ('%' as const) : ('' as const) } : quantityOf(word, names);
   return value === undefined ? NaN : Math.min(channel.max, Math.max(channel.min, inChannel(value, channel)));
 }
 
