@@ -2,7 +2,6 @@ import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { mistakes } from '../../examples/mistakes/mistakes.ts';
 import {
-  checkSketch,
   describeFrame,
   dial,
   gray,
@@ -23,20 +22,11 @@ import {
   type TextOptions as TextOnly,
 } from 'frame-juggler';
 import { check as checkNode } from 'frame-juggler/node';
+import { check, foundIn, type Paint } from '../fixtures/found-in.ts';
 
 /* The mistakes of docs/mistakes.md: each is found, at its line and nothing else; cured, the sketch is quiet. */
 
-type Paint = (canvas: Canvas, moment: Moment) => void;
 type TextOptions = TextOnly & Pick<ShapeOptions, 'fill' | 'stroke'>;
-
-/** Time stands still but where it is what is checked: a busy machine makes any sketch slow. */
-const check = (sketch: Sketch, timed: boolean): Promise<Checkup> =>
-  checkSketch(sketch, {
-    frames: [0, Math.min(sketch.frames - 1, 39)],
-    open: (like) => new Run(like),
-    now: () => (timed ? performance.now() : 0),
-    onProgress: () => undefined,
-  });
 
 const text = readFileSync('examples/mistakes/mistakes.ts', 'utf8').split('\n');
 
@@ -184,12 +174,6 @@ test.each(examples)('the example %s is quiet', async (name) => {
 });
 
 /** What is found in a paint, each as "name: what was seen". */
-async function foundIn(paint: Paint, carry = 0): Promise<string[]> {
-  const canvas = { width: 320, height: 180, background: '#e4efe8' };
-  const { findings } = await check(defineSketch({ canvas, duration: 1, frameRate: 40, carry, paint }), false);
-  return findings.map(({ name, seen }) => `${name}: ${seen}`);
-}
-
 test('some of many different texts that cannot be read are found; a pattern of one word, or one over all edges, is not', async () => {
   const dial = (words: (hour: number) => string, distance: number, color = '#24506a') => (canvas: Canvas): void => {
     for (let hour = 1; hour <= 12; hour++) canvas.text(words(hour), { at: [160 + hour * distance, 90], size: 16, fill: hour === 3 ? color : '#24506a' });

@@ -1,0 +1,128 @@
+import { describe, expect, test } from '@jest/globals';
+import { pattern, picture, type Canvas } from 'frame-juggler';
+import { foundIn, type Paint } from '../fixtures/found-in.ts';
+
+/* The rules about single items, at the borders of what is found. */
+
+const blue = '#24506a';
+const circle = (x: number, y: number, radius = 30): Paint => (canvas) => canvas.circle({ at: [x, y], radius, fill: blue }); // prettier-ignore
+
+describe('off the canvas', () => {
+  test.each([
+    [-31, 90, 'to the left of it'],
+    [351, 90, 'to the right of it'],
+    [160, -31, 'above it'],
+    [160, 211, 'below it'],
+  ])('a circle at %d, %d is %s', async (x, y, where) => {
+    expect(await foundIn(circle(x, y))).toContain(`off-canvas: the circle is entirely off the canvas, ${where}, at ${x}, ${y}`); // prettier-ignore
+    expect((await foundIn(circle(x < 0 ? x + 2 : x > 320 ? x - 2 : x, y < 0 ? y + 2 : y > 180 ? y - 2 : y))).join()).not.toContain('off-canvas'); // prettier-ignore
+  });
+
+  /** So many circles in a row that is on the canvas as far as some of them. */
+  const row = (on: number, off: number): Paint => (canvas) => {
+    for (let i = 0; i < on + off; i++) canvas.circle({ at: [300 + (i - on + 1) * 40 - 10, 90], radius: 10, fill: blue });
+  }; // prettier-ignore
+  test.each([
+    [1, 2, []],
+    [3, 3, []],
+    [3, 4, ['off-canvas: 4 of 7 circle items are entirely off the canvas']],
+  ])('of a row, %d on it and %d off it', async (on, off, found) => {
+    expect(await foundIn(row(on, off))).toEqual(found);
+  });
+});
+
+const side = { from: [0, 0], to: [320, 180] } as const;
+const lined = (width: number): object => ({ fill: 'none', stroke: { color: blue, width } });
+
+test.each<[name: string, paint: Paint, found: readonly string[]]>([
+  ['what moves behind something is seen later', (canvas, { progress }) => {
+    canvas.circle({ at: [60 + progress * 200, 90], radius: 20, fill: blue });
+    canvas.rect({ from: [20, 40], to: [100, 140], fill: '#f1b64e' });
+  }, []],
+  ['what moves behind all of the canvas is not', (canvas, { progress }) => {
+    canvas.circle({ at: [60 + progress * 200, 90], radius: 20, fill: blue });
+    canvas.rect({ ...side, fill: '#f1b64e' });
+  }, ['covered: the circle is entirely covered by what is drawn later']],
+  ['a shape of no size', (canvas) => {
+    circle(160, 90)(canvas, undefined as never);
+    canvas.circle({ at: [90, 90], radius: 0, fill: blue });
+  }, ['no-size: the circle has no size']],
+  ['two that a scale squashes', (canvas) => {
+    circle(160, 90)(canvas, undefined as never);
+    for (const x of [60, 90]) canvas.group({ scale: [1, 0] }, () => canvas.circle({ at: [x, 90], radius: 9, fill: blue }));
+  }, ['no-size: 2 circle items are squashed flat by a scale of 0']],
+  ['a shape that fades in', (canvas, { progress }) =>
+    canvas.circle({ at: [160, 90], radius: 30, fill: blue, opacity: Math.max(0, progress - 0.5) }), []],
+  ['a rect about the corner', (canvas) => canvas.rect({ at: [0, 0], size: [60, 40], fill: blue }),
+    ['corner: the rect has its middle on the corner of the canvas']],
+  ['a rect a unit beside it', (canvas) => canvas.rect({ at: [1, 0], size: [60, 40], fill: blue }), []],
+  ['a rect about the corner whose anchor is told', (canvas) =>
+    canvas.rect({ at: [0, 0], size: [60, 40], anchor: 'center', fill: blue }), []],
+  ['a rect about the corner as large as the canvas', (canvas) => canvas.rect({ at: [0, 0], size: [320, 180], fill: blue }),
+    ['corner: the rect has its middle on the corner of the canvas']],
+  ['a larger one, which could not be meant to be on it', (canvas) =>
+    canvas.rect({ at: [0, 0], size: [330, 180], fill: blue }), []],
+  ['three in one place', (canvas) => {
+    for (let i = 0; i < 3; i++) canvas.circle({ at: [90, 90], radius: 30, fill: blue });
+  }, ['same-place: 3 circle items lie in exactly the same place']],
+  ['three that let through what is below', (canvas) => {
+    for (let i = 0; i < 3; i++) canvas.circle({ at: [90, 90], radius: 30, fill: blue, opacity: 0.5 });
+  }, []],
+  ['three that grow', (canvas) => {
+    for (let i = 0; i < 3; i++) canvas.circle({ at: [90, 90], radius: 30 - i * 8, fill: i === 1 ? '#f1b64e' : blue });
+  }, []],
+  ['three that begin in one place', (canvas, { progress }) => {
+    for (let i = 0; i < 3; i++) canvas.circle({ at: [90 + i * 60 * progress, 90], radius: 20, fill: blue });
+  }, []],
+  ['the color of the background', (canvas) => {
+    circle(160, 90)(canvas, undefined as never);
+    canvas.circle({ at: [60, 90], radius: 20, fill: '#e4efe8' });
+  }, ['same-color: the circle has exactly the color of what is behind it']],
+  ['a frame half of whose stroke is cut', (canvas) => canvas.rect({ ...side, ...lined(1) }),
+    ['cut-stroke: half of the stroke of the rect is beyond the edge of the canvas']],
+  ['one too thin for that to be seen', (canvas) => canvas.rect({ ...side, ...lined(0.9) }), []],
+  ['one that is moved in', (canvas) => canvas.rect({ from: [1, 0], to: [320, 180], ...lined(2) }), []],
+  ['a line along the lower edge', (canvas) => canvas.line({ from: [20, 180], to: [300, 180], ...lined(4) }),
+    ['cut-stroke: half of the stroke of the line is beyond the edge of the canvas']],
+  ['a line along the right edge', (canvas) => canvas.line({ from: [320, 20], to: [320, 150], ...lined(4) }),
+    ['cut-stroke: half of the stroke of the line is beyond the edge of the canvas']],
+  ['a line from edge to edge', (canvas) => canvas.line({ from: [160, 0], to: [160, 180], ...lined(4) }), []],
+  ['a stroke that a scale makes as thick as half its shape', (canvas) =>
+    canvas.group({ translate: [160, 90], scale: 4 }, () => canvas.circle({ at: [0, 0], radius: 2, ...lined(2) })),
+    ['stroke-scaled: with a scale of 4 the stroke of the circle is 8 pixels wide']],
+  ['a line that is long beside its thick stroke', (canvas) =>
+    canvas.group({ translate: [160, 90], scale: 4 }, () => canvas.line({ from: [-20, 0], to: [20, 0], ...lined(2) })), []],
+  ['a stroke that a scale makes too thin', (canvas) =>
+    canvas.group({ translate: [160, 90], scale: 0.15 }, () => canvas.circle({ at: [0, 0], radius: 300, ...lined(1) })),
+    ['stroke-scaled: with a scale of 0.15 the stroke of the circle is 0.15 pixels wide']],
+  ['the same about a shape that is filled', (canvas) =>
+    canvas.group({ translate: [160, 90], scale: 0.15 }, () =>
+      canvas.circle({ at: [0, 0], radius: 300, fill: blue, stroke: { color: 'white', width: 1 } })), []],
+])('%s', async (_, paint, found) => {
+  expect(await foundIn(paint)).toEqual(found);
+}); // prettier-ignore
+
+describe('a picture', () => {
+  const striped = picture(20, 10, (canvas: Canvas) => {
+    for (let x = 0; x < 20; x += 4) canvas.rect({ from: [x, 0], to: [x + 2, 10], fill: blue });
+  });
+  const shown =
+    (options: object): Paint =>
+    (canvas) =>
+      canvas.picture(striped, { at: [160, 90], ...options } as never);
+  const enlarged = 'picture-enlarged: the picture is drawn 3.0 times as large as it is';
+  const squeezed = 'picture-squeezed: the picture is wider than high, 20 × 10 pixels, and squeezed into a square';
+  test.each<[name: string, paint: Paint, found: readonly string[]]>([
+    ['three times as large', shown({ size: [60, 30] }), [enlarged]],
+    ['two and a half times as large', shown({ size: [50, 25] }), []],
+    ['three times as large, in crisp pixels', shown({ size: [60, 30], smooth: false }), []],
+    ['three times as large, as a pattern', (canvas) =>
+      canvas.circle({ at: [160, 90], radius: 60, fill: pattern(striped, { size: [60, 30] }) }), []],
+    ['squeezed into a square', shown({ size: 20 }), [squeezed]],
+    ['squeezed into a square and turned', shown({ size: 20, rotate: 30 }), [squeezed]],
+    ['nearly a square that is squeezed', shown({ size: 20, crop: { from: [0, 0], to: [10, 10] } }), []],
+    ['one row of it', shown({ size: 20, crop: { from: [0, 0], to: [20, 1] }, smooth: false }), []],
+  ])('%s', async (_, paint, found) => {
+    expect(await foundIn(paint)).toEqual(found);
+  }); // prettier-ignore
+});
