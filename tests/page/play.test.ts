@@ -47,6 +47,18 @@ describe('juggle play', () => {
     expect(box?.width).toBe(room!.width - 40);
   });
 
+  test('says how many frames are shown where drawing one takes too long', async () => {
+    const { color, page } = viewer;
+    const lag = page.locator('#lag');
+    await until(() => lag.count(), 0);
+    save(sketch('#00ff00', 'const end = performance.now() + 150; while (performance.now() < end);'));
+    await until(color, green);
+    await until(() => lag.textContent(), /^, \d(\.\d)? shown$/);
+    save(sketch('#ff0000'));
+    await until(color, red);
+    await until(() => lag.count(), 0);
+  });
+
   test('follows a save, of the sketch and of what it imports, and stays at its frame', async () => {
     const { frame, color } = viewer;
     await viewer.button('Pause').click();

@@ -127,6 +127,8 @@ export interface Shown {
   readonly usesPointer: boolean;
   /** Whether the run can be repeated with its seed, dials and input: not where it went on after a dial was turned. */
   readonly reproducible: boolean;
+  /** How many pictures were shown in the last full second of playing; undefined where there was none. */
+  readonly perSecond: number | undefined;
 }
 
 /** What went wrong, with the places as they were served. */

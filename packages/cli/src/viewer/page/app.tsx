@@ -38,6 +38,20 @@ function Part(given: {
   );
 }
 
+/** How many frames can be shown, where the machine is too slow for all of them. */
+function Lag() {
+  const { perSecond } = state.shown.value;
+  const due = (state.facts.value?.frameRate ?? 0) * state.speed.value;
+  // A few may always be missed.
+  if (perSecond === undefined || perSecond > due * 0.9) return null;
+  return (
+    <span
+      id="lag"
+      title="To draw a picture takes this machine longer than there is time for one. What moves is as fast as it should be; frames in between are not shown."
+    >{`, ${perSecond} shown`}</span>
+  );
+}
+
 /** The whole page: the picture, time below it, and beside it a drawer of what can be tuned and looked into. */
 export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
   useEffect(() => listenForKeys(host), [host]);
@@ -59,6 +73,7 @@ export function App({ host, place }: { host: SketchHost; place: HTMLElement }) {
           <p class="quiet">
             {facts !== undefined && `${facts.width} × ${facts.height}`}
             {facts !== undefined && state.moves.value && `, ${facts.frameRate} frames/s`}
+            <Lag />
           </p>
         </header>
         <Part title="Dials" open>

@@ -31,6 +31,7 @@ export const shown = signal<Shown>({
   usesInput: false,
   usesPointer: false,
   reproducible: true,
+  perSecond: undefined,
 });
 export const failure = signal<Failure | undefined>();
 /** Whether there is a sketch that can be played: not before the first is there, nor after one had to be ended. */

@@ -16,6 +16,7 @@ import { Canvas2dSurface, ExactSurface, pageHost, type PageSurface } from 'frame
 import type { LoopRange, Shown } from '../messages.ts';
 import { KeptFrames, type KeptPicture } from './kept-frames.ts';
 import { SentInput } from './sent-input.ts';
+import { ShownRate } from './shown-rate.ts';
 
 /** When going far back, this many frames before the wanted one are kept too, because people often go on going back. */
 const keptOnTheWay = 12;
@@ -65,6 +66,7 @@ export class Playback {
   private isExact: boolean;
   private readonly clock: LiveClock;
   private readonly kept = new KeptFrames();
+  private readonly rate = new ShownRate();
   private isPlaying = false;
   private speed = 1;
   private range: LoopRange | undefined;
@@ -116,6 +118,7 @@ export class Playback {
     if (this.isPlaying) return;
     this.isPlaying = true;
     this.clock.pause();
+    this.rate.restart();
     this.ask(async () => {
       const { run, sketch } = this;
       if (!sketch.repeat && this.target >= sketch.frames - 1 && sketch.frames > 1) await this.begin();
@@ -154,6 +157,7 @@ export class Playback {
   setSpeed(speed: number): void {
     this.speed = speed;
     this.clock.pause();
+    this.rate.restart();
   }
 
   setRange(range: LoopRange | undefined): void {
@@ -270,7 +274,10 @@ export class Playback {
     // While an asynchronous start is not finished, time waits, so that no frames pile up.
     if (due === 0 || this.waiting > 0) return this.tickLater(now, chain);
     this.ask(() => this.moveOn(due));
-    void this.work.then(() => this.tickLater(now, chain));
+    void this.work.then(() => {
+      this.rate.add(performance.now());
+      this.tickLater(now, chain);
+    });
   }
 
   /**
@@ -385,6 +392,7 @@ export class Playback {
       usesInput: this.usesInput,
       usesPointer: input.usesPointer,
       reproducible: run.reproducible,
+      perSecond: isPlaying ? this.rate.perSecond : undefined,
     });
   }
 

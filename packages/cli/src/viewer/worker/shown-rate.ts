@@ -1,0 +1,35 @@
+/** Milliseconds after which the rate is told anew: long enough to be read. */
+const window = 1000;
+
+/** How many pictures a second are shown while a sketch plays. */
+export class ShownRate {
+  private since: number | undefined;
+  private count = 0;
+  private rate: number | undefined;
+
+  /** In the last full second, to two digits; undefined before there was one. */
+  get perSecond(): number | undefined {
+    return this.rate;
+  }
+
+  /** Begins anew, as where it is played again, or at another speed. */
+  restart(): void {
+    this.since = undefined;
+    this.count = 0;
+    this.rate = undefined;
+  }
+
+  /** One more was shown. @param now milliseconds of a clock that only goes forward */
+  add(now: number): void {
+    if (this.since === undefined) {
+      this.since = now;
+      return;
+    }
+    this.count++;
+    const passed = now - this.since;
+    if (passed < window) return;
+    this.rate = Number(((this.count * 1000) / passed).toPrecision(2));
+    this.since = now;
+    this.count = 0;
+  }
+}
