@@ -16,8 +16,9 @@ writeFileSync(
   `import { defineSketch } from ${JSON.stringify(path.join(library, 'packed/index.js'))};
 import { ChunkJoiner, render } from ${JSON.stringify(path.join(library, 'packed/node.js'))};
 const failsAt = (bad) => defineSketch({
-  canvas: { width: 40, height: 30 }, frameRate: 10, duration: 2,
-  paint(canvas, { frame }) { canvas.circle({ at: [20, 15], radius: frame === bad ? NaN : 9 }); },
+  // Large enough that threads are still drawing when the first frame is there.
+  canvas: { width: 800, height: 600 }, frameRate: 10, duration: 2,
+  paint(canvas, { frame }) { canvas.circle({ at: [400, 300], radius: frame === bad ? NaN : 180 }); },
 });
 const threads = () => process.getActiveResourcesInfo().filter((name) => /worker|messageport/i.test(name)).length;
 const run = async (job) => {

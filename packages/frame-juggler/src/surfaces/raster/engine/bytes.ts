@@ -317,6 +317,8 @@ export function fadeTo(at: usize, count: i32, background: Pixel, carry: f64): vo
   }
   const end = at + (count << 2);
   for (; at < end; at += 4) {
+    // Of most trails there is nothing in most places.
+    if (load<u32>(at) === background) continue;
     store<u8>(at, load<u8>(fadeTables + load<u8>(at)));
     store<u8>(at, load<u8>(fadeTables + load<u8>(at, 1), 256), 1);
     store<u8>(at, load<u8>(fadeTables + load<u8>(at, 2), 512), 2);
