@@ -114,6 +114,7 @@ test('what is kept in the sketch itself belongs into its state', async () => {
 test("a mistake with what is the sketch's own gets no hint of ours", async () => {
   const own: Record<string, { fill: string } & (() => void)> = {};
   expect(await reasonOf(() => own.noise())).toBe('TypeError: own.noise is not a function');
+  expect(await reasonOf(() => Array.prototype.push.call(Object.freeze([1]), 2))).toMatch(/not extensible$/);
   expect(await reasonOf(() => Object.assign(Object.freeze({ width: 3 }), { width: 8 }))).toMatch(/'#<Object>'$/);
 });
 

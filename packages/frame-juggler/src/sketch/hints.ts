@@ -80,7 +80,7 @@ function hintForValue({ message }: TypeError, { sketch }: Stop): string | undefi
   if (Object.hasOwn(sketch.dials, set))
     return `${set} can only be read: what changes from frame to frame is kept in the state`;
   // Of a canvas and a sketch, which take nothing more.
-  const added = named(/(?:Cannot add property |can't define property ")(\w+)/);
+  const added = named(/(?:Cannot add property |can't define property ")([a-z_]\w*)/i);
   if (added === '') return undefined;
   const styling = kinOf(added, ['style']);
   return styling
