@@ -7,6 +7,25 @@ import { readColor } from '../../packages/frame-juggler/src/paint/color.ts';
 const css = (text: string): string => readColor('test', 'fill', text).toString();
 
 describe('colors', () => {
+  test('numbers are read to the last digit, however they are written', () => {
+    const red = (text: string): number | undefined => parseCssColor(`color(srgb ${text} 0 0)`)?.rgb[0];
+    const written = fc.oneof(
+      fc.double({ min: 0, max: 1, noNaN: true }).map(String),
+      fc.tuple(fc.nat(99), fc.nat(9_999_999)).map(([whole, part]) => `${whole}.${part}`),
+      fc.nat(9_999_999).map((part) => `.${part}`),
+      fc.tuple(fc.nat(999_999), fc.nat(999_999)).map(([some, more]) => `00${some}.${more}${more}${some}`),
+      fc.tuple(fc.nat(999), fc.integer({ min: -9, max: 3 })).map(([whole, power]) => `${whole}e${power}`),
+    );
+    fc.assert(
+      fc.property(written, fc.boolean(), (number, isPercent) => {
+        const wanted = isPercent ? Number(number) / 100 : Number(number);
+        expect(red(isPercent ? `${number}%` : number)).toBe(wanted);
+      }),
+    );
+    for (const text of ['5.', '.', '1.2.3', '0x10', 'Infinity', '1e', '%', '+-3', '1 %']) expect([text, red(text)]).toEqual([text, undefined]); // prettier-ignore
+    expect(css('rgb(1\u00a02\t3)')).toBe('#010203');
+  });
+
   test.each([
     ['rebeccapurple', '#663399'],
     ['CRIMSON', '#dc143c'],
