@@ -325,6 +325,15 @@ describe('pictures', () => {
     );
   });
 
+  test.each([1e17, -1e17, 1e100, -1e300])('tiles that begin at %d still are of their own colors', (x) => {
+    const blue = [0, 0, 255];
+    const own = paintPicture(7, 5, (canvas) => canvas.clear('blue'));
+    for (const smooth of [true, false]) {
+      const drawn = filled(pattern(own, { at: [x, 0], smooth }));
+      expect([0, 33, 99].map((at) => pixel(drawn, at, 50).slice(0, 3))).toEqual([blue, blue, blue]);
+    }
+  });
+
   test('made much smaller they keep their mean color', () => {
     const fine = paintPicture(64, 64, (canvas) => {
       for (let i = 0; i < 64; i += 2) canvas.rect({ from: [i, 0], to: [i + 1, 64], fill: 'black' });

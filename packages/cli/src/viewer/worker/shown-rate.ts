@@ -1,5 +1,5 @@
 /** Milliseconds after which the rate is told anew: long enough to be read. */
-const window = 1000;
+const period = 1000;
 
 /** How many pictures a second are shown while a sketch plays. */
 export class ShownRate {
@@ -27,7 +27,7 @@ export class ShownRate {
     }
     this.count++;
     const passed = now - this.since;
-    if (passed < window) return;
+    if (passed < period) return;
     this.rate = Number(((this.count * 1000) / passed).toPrecision(2));
     this.since = now;
     this.count = 0;

@@ -50,7 +50,7 @@ function isWhole(value: f64): bool {
 
 /** Copies pixels from a place on. What lies before the picture and behind it is its edge, or the picture again. */
 function copyRow(across: f64, down: f64, count: i32, out: usize): void {
-  const row = rowAt(kept(down, high));
+  const row = pixels + ((kept(down, high) * wide) << 2);
   let from = kept(across, wide);
   if (!tiled && across < 0) {
     const before = <i32>min(<f64>count, -across);
@@ -68,18 +68,13 @@ function copyRow(across: f64, down: f64, count: i32, out: usize): void {
   }
 }
 
-/** The address of a row of the picture. */
-@inline
-function rowAt(y: i32): usize {
-  return pixels + ((y * wide) << 2);
-}
-
 /** The pixel at a place, within the picture: wrapped around if it is tiled, otherwise clamped. */
 @inline
 function kept(place: f64, size: i32): i32 {
   const whole = Math.floor(place);
-  if (tiled) return <i32>(whole - Math.floor(whole / size) * size);
-  return whole < 0 ? 0 : whole >= size ? size - 1 : <i32>whole;
+  const within = tiled ? whole - Math.floor(whole / size) * size : whole;
+  // Of a place further off than numbers reach, what is left may be anything.
+  return <i32>max(0, min(<f64>(size - 1), within));
 }
 
 /** Of four places: the bytes to the columns left and right of them, and how far they are in between; the same of rows. */
