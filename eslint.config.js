@@ -91,6 +91,7 @@ export default tseslint.config(
       'packages/cli/examples',
       `${library}/**/generated`,
       `${library}/surfaces/raster/engine`,
+      `${library}/formats/packer`,
       'examples/*/dist',
     ],
   },

@@ -21,7 +21,7 @@ const packed = [
 ];
 
 await import('./fonts.mjs');
-await import('./engine.mjs');
+await import('./wasm.mjs');
 for (const folder of [library, cli]) {
   rmSync(`${folder}/dist`, { recursive: true, force: true });
   // The command is compiled against the library's own declarations, as it is used.

@@ -20,11 +20,12 @@ export class DrawPool {
     return this.threads === 0 ? 1 : this.threads * 3;
   }
 
-  /** The indices of a task are transferred, not copied: the caller cannot use them afterwards. */
+  /** What is only to be packed is transferred, not copied: the caller cannot use it afterwards. */
   async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
     if (this.threads === 0) return draw(task);
     const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
-    const transferList = 'indices' in task ? [task.indices.buffer as ArrayBuffer] : [];
+    const packed = 'indices' in task ? task.indices : 'unpacked' in task ? task.unpacked : undefined;
+    const transferList = packed === undefined ? [] : [packed.buffer as ArrayBuffer];
     return (await this.opened()).run(sent, { transferList }) as Promise<Uint8Array>;
   }
 

@@ -1,4 +1,5 @@
 import { packGifIndices } from '../formats/gif.ts';
+import { packRows, type RowForm } from '../formats/pack-rows.ts';
 import { evenSide, y4mFrame, type Chroma } from '../formats/y4m.ts';
 import type { Frame } from '../frame/frame.ts';
 import { frameInWords } from '../review/words.ts';
@@ -33,10 +34,8 @@ export interface ShareTask {
   readonly into: KeptPixels;
 }
 
-/** What is only to be packed: the indices of a GIF's frame. */
-export interface PackTask {
-  readonly indices: Uint8Array;
-}
+/** What is only to be packed: the indices of a GIF's frame, or the rows of an animated PNG's. */
+export type PackTask = { readonly indices: Uint8Array } | { readonly unpacked: Uint8Array; readonly form: RowForm };
 
 /** This thread's surfaces, each made once something is drawn with it. */
 const surfaces = new Map<Bits, EngineSurface>();
@@ -70,6 +69,7 @@ function rowsOf({ width, pixels, bits }: KeptPixels, [first, end]: Rows): Uint8A
 /** Draws or packs, and returns the bytes that were asked for. The same task gives the same bytes in every thread. */
 export async function draw(task: DrawTask | PackTask): Promise<Uint8Array> {
   if ('indices' in task) return packGifIndices(task.indices);
+  if ('unpacked' in task) return packRows(task.unpacked, task.form);
   const product = 'frames' in task ? withWords(task.product, task.frames[task.frames.length - 1]) : task.product;
   if (product.type === 'svg') {
     if (!('frames' in task)) throw new Error('SVG is written from frames, not from pixels');

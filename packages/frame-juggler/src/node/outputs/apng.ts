@@ -1,14 +1,14 @@
 import { promisify } from 'node:util';
-import { deflate, inflate } from 'node:zlib';
+import { inflate } from 'node:zlib';
 import { changedRect, wordsOf, type PixelRect } from '../../formats/changes.ts';
 import { rational } from '../../formats/y4m.ts';
-import { isOpaque, packing, pngEnd, pngHead, pngRows, wholeOf } from '../png.ts';
+import type { DrawPool } from '../draw-pool.ts';
+import { isOpaque, pngEnd, pngHead, pngRows, rowForm, wholeOf } from '../png.ts';
 import { pngChunk, pngChunks } from '../png-chunks.ts';
 import { provenance } from '../provenance.ts';
 import { openSink, type Destination } from '../sink.ts';
 import type { Output, OutputSetting } from './output.ts';
 
-const pack = promisify(deflate);
 const unpack = promisify(inflate);
 
 interface Shown {
@@ -22,8 +22,9 @@ interface Shown {
 /**
  * An animated PNG (PNG, third edition): each frame is the rectangle that changed, put over what is there. Pictures that
  * stay the same are one frame that lasts longer. It has no alpha channel, unless a picture comes that is not opaque.
+ * Frames are put together here, in order; packing them is spread over the pool.
  */
-export async function openApng(file: Destination, setting: OutputSetting): Promise<Output> {
+export async function openApng(file: Destination, setting: OutputSetting, pool: DrawPool): Promise<Output> {
   const { width, height, frameRate, repeat } = setting;
   const [rate, per] = rational(frameRate);
   const sink = await openSink(file, { patches: true });
@@ -33,8 +34,14 @@ export async function openApng(file: Destination, setting: OutputSetting): Promi
   let shown: Shown | undefined;
   const head = (): Uint8Array => Buffer.concat(pngHead({ ...setting, bits: 8, opaque }, provenance({ ...setting, frame: setting.frames }))); // prettier-ignore
   const control = (): Uint8Array => pngChunk('acTL', u32(pictures, repeat ? 0 : 1));
+  const pack = (rows: Uint8Array, wide: number): Promise<Uint8Array> => {
+    const packed = pool.draw({ unpacked: rows, form: rowForm({ width: wide, bits: 8, opaque }) });
+    // Awaited later; this avoids an unhandled rejection until then.
+    packed.catch(() => undefined);
+    return packed;
+  };
   const packed = (words: Uint32Array, rect: PixelRect): Promise<Uint8Array> =>
-    pack(pngRows({ width, height, data: bytesOf(words) }, rect, opaque), packing);
+    pack(pngRows({ width, height, data: bytesOf(words) }, rect, opaque), rect.width);
 
   const put = async (place: Uint8Array, data: Uint8Array): Promise<void> => {
     if (pictures === 0) {
@@ -60,7 +67,7 @@ export async function openApng(file: Destination, setting: OutputSetting): Promi
       if (type === 'fcTL') place = data.subarray(4);
       if (type !== 'IDAT' && type !== 'fdAT') continue;
       const rows = withAlpha(await unpack(type === 'IDAT' ? data : data.subarray(4)), place!.readUInt32BE(0));
-      await put(place!, await pack(rows, packing));
+      await put(place!, await pack(rows, place!.readUInt32BE(0)));
     }
     if (shown !== undefined) shown = { ...shown, packed: packed(shown.words, shown.rect) };
   };

@@ -62,7 +62,12 @@ const table = {
     products: pixels,
     open: (output, setting, options, pool) => openGif(output, setting, options, pool),
   },
-  apng: { many: true, streams: true, products: pixels, open: (output, setting) => openApng(output, setting) },
+  apng: {
+    many: true,
+    streams: true,
+    products: pixels,
+    open: (output, setting, _, pool) => openApng(output, setting, pool),
+  },
   y4m: {
     many: true,
     streams: true,

@@ -4,6 +4,7 @@ import type { Path } from '../../geometry/path.ts';
 import { caps, joins } from '../../geometry/pen.ts';
 import type { PenStyle } from '../../frame/frame.ts';
 import type { Box } from '../../geometry/box.ts';
+import { instantiate } from '../../web-assembly.ts';
 
 /*
  * The raster engine as JavaScript calls it: a WebAssembly module, compiled from the folder `engine` beside this file,
@@ -79,21 +80,6 @@ export interface Pen extends PenStyle {
   readonly width: number;
 }
 
-/** The part of WebAssembly's interface that is used here, as both Node and browsers have it. */
-declare const WebAssembly: {
-  readonly Module: new (bytes: Uint8Array) => object;
-  readonly Instance: new (module: object) => { readonly exports: unknown };
-};
-
-const compiled = new Map<string, object>();
-
-function instantiate({ packed }: EngineForm): EngineCalls {
-  const known = compiled.get(packed);
-  const module = known ?? new WebAssembly.Module(Uint8Array.from(atob(packed), (character) => character.charCodeAt(0)));
-  if (known === undefined) compiled.set(packed, module);
-  return new WebAssembly.Instance(module).exports as EngineCalls;
-}
-
 /** An engine and its memory. */
 export class Engine {
   readonly bits: Bits;
@@ -105,7 +91,7 @@ export class Engine {
 
   constructor(form: EngineForm) {
     this.bits = form.bits;
-    this.calls = instantiate(form);
+    this.calls = instantiate(form.packed) as EngineCalls;
     this.path = new Numbers(this.calls);
     this.pattern = new Numbers(this.calls);
   }
