@@ -104,7 +104,7 @@ describe('sixteen bits a channel', () => {
         });
         floats.reset();
         floats.draw({ ...frame, background: 0 });
-        const { rows } = floats.packed;
+        const [rows] = floats.packed.rows;
         const found = Array.from({ length: 4 }, (_, i) => (rows[1 + 2 * i] * 256 + rows[2 + 2 * i]) / 65535);
         blended(blend, units(above), above[3], units(below), below[3]).forEach((part, i) =>
           expect(Math.abs(part - found[i])).toBeLessThan(1e-4),

@@ -15,7 +15,8 @@ interface PackerCalls {
   begin(): void;
   input(): Address;
   output(): Address;
-  pack(count: number, perPixel: number, perRow: number, isLast: boolean): number;
+  pack(count: number, perPixel: number, perRow: number): number;
+  finish(): number;
   sum(): number;
 }
 
@@ -32,21 +33,29 @@ const zlibHead = Uint8Array.of(0x78, 0x01);
 
 let packer: PackerCalls | undefined;
 
-/** Rows as zlib data. The same rows, the same bytes, on every machine. */
-export function packRows(rows: Uint8Array, { perPixel, perRow }: RowForm): Uint8Array {
-  packer ??= instantiate(packed) as PackerCalls;
-  const most = packer.mostAtOnce.value;
+/**
+ * Rows as zlib data. The same rows, the same bytes, on every machine.
+ * @param rows their bytes, some at a time; none is looked at again
+ */
+export function packRows(rows: Iterable<Uint8Array>, { perPixel, perRow }: RowForm): Uint8Array {
+  const { begin, input, output, pack, finish, sum, memory, mostAtOnce } = (packer ??= instantiate(
+    packed,
+  ) as PackerCalls);
   const parts: Uint8Array[] = [zlibHead];
-  packer.begin();
-  for (let from = 0; from < rows.length; from += most) {
-    const part = rows.subarray(from, from + most);
-    new Uint8Array(packer.memory.buffer, packer.input()).set(part);
-    const length = packer.pack(part.length, perPixel, perRow, from + most >= rows.length);
-    parts.push(new Uint8Array(packer.memory.buffer, packer.output(), length).slice());
-  }
-  const sum = new Uint8Array(4);
-  new DataView(sum.buffer).setUint32(0, packer.sum());
-  parts.push(sum);
+  const take = (length: number): void => {
+    if (length > 0) parts.push(new Uint8Array(memory.buffer, output(), length).slice());
+  };
+  begin();
+  for (const some of rows)
+    for (let from = 0; from < some.length; from += mostAtOnce.value) {
+      const part = some.subarray(from, from + mostAtOnce.value);
+      new Uint8Array(memory.buffer, input()).set(part);
+      take(pack(part.length, perPixel, perRow));
+    }
+  take(finish());
+  const end = new Uint8Array(4);
+  new DataView(end.buffer).setUint32(0, sum());
+  parts.push(end);
   return joined(parts);
 }
 

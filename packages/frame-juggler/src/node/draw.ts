@@ -69,7 +69,7 @@ function rowsOf({ width, pixels, bits }: KeptPixels, [first, end]: Rows): Uint8A
 /** Draws or packs, and returns the bytes that were asked for. The same task gives the same bytes in every thread. */
 export async function draw(task: DrawTask | PackTask): Promise<Uint8Array> {
   if ('indices' in task) return packGifIndices(task.indices);
-  if ('unpacked' in task) return packRows(task.unpacked, task.form);
+  if ('unpacked' in task) return packRows([task.unpacked], task.form);
   const product = 'frames' in task ? withWords(task.product, task.frames[task.frames.length - 1]) : task.product;
   if (product.type === 'svg') {
     if (!('frames' in task)) throw new Error('SVG is written from frames, not from pixels');

@@ -21,7 +21,7 @@ type Pixels = Omit<Rendering, 'opaque'> & Partial<Pick<Rendering, 'opaque'>>;
 export function encodePng(picture: Pixels, from: Provenance = {}): Uint8Array {
   givenPicture.read('encodePng', 'picture', picture);
   const { width, height, opaque = isOpaque(picture.data) } = picture;
-  return packPng({ width, height, bits: 8, opaque, rows: pngRows(picture, wholeOf(picture), opaque) }, from);
+  return packPng({ width, height, bits: 8, opaque, rows: [pngRows(picture, wholeOf(picture), opaque)] }, from);
 }
 
 /** A picture whose rows are packed already as a PNG file. */

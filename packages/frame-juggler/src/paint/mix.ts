@@ -30,20 +30,35 @@ interface Prepared extends InSpace {
   last?: { readonly to: Prepared; readonly t: number; readonly color: Color };
 }
 
-/** Sketches mix the same colors in every frame, so that those of each space are kept. */
-const kept = new Map<ColorFunction, Map<ColorLike, Prepared>>();
-const maxKept = 4096;
+/**
+ * What is kept of a space: sketches mix the same colors in every frame. Of texts, the last some thousand; of colors that
+ * are objects, one for each of so many places, as most of them are made anew and never seen again.
+ */
+interface Kept {
+  readonly texts: Map<string, Prepared>;
+  readonly objects: (Prepared | undefined)[];
+}
+const keptIn = new Map<ColorFunction, Kept>();
+const maxTexts = 4096;
+const placeBits = 8;
 
 function prepared(space: ColorFunction, option: string, given: ColorLike): Prepared {
-  let colors = kept.get(space);
-  if (colors === undefined) kept.set(space, (colors = new Map<ColorLike, Prepared>()));
-  let found = colors.get(given);
-  if (found === undefined) {
-    found = inSpace(space, readColor('colorMix', option, given));
-    if (colors.size === maxKept) colors.clear();
-    colors.set(given, found);
+  let kept = keptIn.get(space);
+  if (kept === undefined)
+    keptIn.set(space, (kept = { texts: new Map(), objects: Array.from({ length: 1 << placeBits }) }));
+  if (typeof given === 'string') {
+    let found = kept.texts.get(given);
+    if (found === undefined) {
+      found = inSpace(space, readColor('colorMix', option, given));
+      if (kept.texts.size === maxTexts) kept.texts.clear();
+      kept.texts.set(given, found);
+    }
+    return found;
   }
-  return found;
+  const color = readColor('colorMix', option, given);
+  const place = Math.imul(color.packed, 0x9e3779b1) >>> (32 - placeBits);
+  const found = kept.objects[place];
+  return found?.color === color ? found : (kept.objects[place] = inSpace(space, color));
 }
 
 function inSpace(space: ColorFunction, color: Color): Prepared {

@@ -41,15 +41,19 @@ export function output(): usize {
  * Packs so many bytes at the input.
  * @param perPixel how many bytes a pixel has
  * @param perRow how many bytes a row has
- * @param isLast whether they are the last of the picture
  * @returns how many bytes there are at the output
  */
-export function pack(count: i32, perPixel: i32, perRow: i32, isLast: bool): i32 {
+export function pack(count: i32, perPixel: i32, perRow: i32): i32 {
   addToSum(window + kept, count);
   findRepeats(window + kept, count, perPixel, perRow);
-  if (isLast) writeBlock(true);
   const end = window + kept + count;
   kept = min(kept + count, reach);
   memory.copy(window, end - kept, kept);
+  return written();
+}
+
+/** Ends the picture; returns how many bytes there are at the output. */
+export function finish(): i32 {
+  writeBlock(true);
   return written();
 }

@@ -28,8 +28,12 @@ export interface Rendering {
 /** A picture in rows as PNG packs them, each behind the number of its filter. */
 export interface PackedRows extends Omit<Rendering, 'data'> {
   readonly bits: Bits;
-  readonly rows: Uint8Array;
+  /** The bytes of some rows, then of the next, each time in the same place. */
+  readonly rows: Iterable<Uint8Array>;
 }
+
+/** So many bytes of rows are written at once, that they are still at hand for whoever packs them. */
+const bandBytes = 1 << 16;
 
 /** Some rows of a picture: the first, and the one after the last. */
 export type Rows = readonly [first: number, end: number];
@@ -137,8 +141,9 @@ class RasterBackend implements Backend<number> {
   onlyRows: Rows | undefined;
   private readonly engine: Engine;
   private readonly paints: Paints;
-  /** Where pixels are written in another form; 0 where none were. */
-  private outAt = 0;
+  /** Where pixels are written in another form, and how much room there is. */
+  private roomAt = 0;
+  private roomBytes = 0;
 
   constructor(form: EngineForm) {
     this.engine = new Engine(form);
@@ -166,8 +171,7 @@ class RasterBackend implements Backend<number> {
   private resize(width: number, height: number, rows: Rows): boolean {
     const [first, end] = rows;
     if (width === this.width && height === this.height && first === this.rows[0] && end === this.rows[1]) return false;
-    if (this.outAt !== 0) this.engine.calls.release(this.outAt);
-    this.outAt = 0;
+    this.leaveRoom();
     try {
       this.engine.calls.resize(width, height, first, end);
     } catch (cause) {
@@ -232,28 +236,45 @@ class RasterBackend implements Backend<number> {
   /** The pixels as four bytes each, with color no longer multiplied by alpha. */
   straight(): Uint8Array {
     if (this.opaque && this.bits === 8) return this.premultiplied;
-    this.engine.calls.straighten(this.outAddress);
-    return this.engine.bytes(this.outAt, this.count * 4);
+    const at = this.room(this.count * 4);
+    this.engine.calls.straighten(at);
+    return this.engine.bytes(at, this.count * 4);
   }
 
-  packedRows(): Uint8Array {
+  *packedRows(): Generator<Uint8Array, undefined> {
+    const { calls } = this.engine;
     const length = 1 + (this.width * (this.opaque ? 3 : 4) * this.bits) / 8;
-    this.engine.calls.packRows(this.outAddress, !this.opaque);
-    return this.engine.bytes(this.outAt, length * (this.rows[1] - this.rows[0]));
+    const count = this.rows[1] - this.rows[0];
+    const atOnce = Math.ceil(bandBytes / length);
+    for (let from = 0; from < count; from += atOnce) {
+      const to = Math.min(count, from + atOnce);
+      const at = calls.packRows(this.room((atOnce + 1) * length), !this.opaque, from, to);
+      yield this.engine.bytes(at, (to - from) * length);
+    }
+    return undefined;
   }
 
   videoPlanes(wide: number, high: number, halved: boolean): Uint8Array {
-    this.engine.calls.packVideo(this.outAddress, wide, high, halved);
     const size = halved ? 2 : 1;
-    return this.engine.bytes(this.outAt, wide * high + 2 * Math.ceil(wide / size) * Math.ceil(high / size));
+    const length = wide * high + 2 * Math.ceil(wide / size) * Math.ceil(high / size);
+    const at = this.room(length);
+    this.engine.calls.packVideo(at, wide, high, halved);
+    return this.engine.bytes(at, length);
   }
 
-  /** Room for the pixels in whatever form is asked for; video may have one more either way. */
-  private get outAddress(): number {
-    const [first, end] = this.rows;
-    if (this.outAt === 0)
-      this.outAt = this.engine.reserve(((this.width + 1) * (end - first + 1) * 4 * this.bits) / 8 + 16);
-    return this.outAt;
+  /** The address of so much room for pixels in another form; some bytes more may be written. */
+  private room(bytes: number): number {
+    if (bytes > this.roomBytes) {
+      this.leaveRoom();
+      this.roomAt = this.engine.reserve(bytes + 16);
+      this.roomBytes = bytes;
+    }
+    return this.roomAt;
+  }
+
+  private leaveRoom(): void {
+    if (this.roomBytes > 0) this.engine.calls.release(this.roomAt);
+    this.roomBytes = 0;
   }
 
   /** Takes up what is painted with; false where it paints nothing. */

@@ -47,7 +47,7 @@ export interface EngineCalls {
   paintList(): void;
   pixelsOf(layer: Layer): Address;
   straighten(out: Address): void;
-  packRows(out: Address, withAlpha: boolean): void;
+  packRows(out: Address, withAlpha: boolean, from: number, to: number): Address;
   packVideo(out: Address, wide: number, high: number, halved: boolean): void;
   takeColor(layer: Layer, color: number, opacity: number, blend: number): void;
   takePaint(layer: Layer, record: Address, opacity: number, blend: number): void;

@@ -271,20 +271,25 @@ export function straighten(out: usize): void {
 }
 
 /**
- * Writes the first layer's rows as PNG packs them, each behind the number of its filter; one byte more may be written
- * than that is.
+ * Writes some of the first layer's rows as PNG packs them, each behind the number of its filter; one byte more may be
+ * written than that is.
+ * @param out room for them, and for one more where the filter looks at the row above
  * @param withAlpha whether not all pixels are opaque
+ * @param from the first of the rows that are drawn, counted from 0
+ * @param to the one after the last
+ * @returns where they begin
  */
-export function packRows(out: usize, withAlpha: bool): void {
+export function packRows(out: usize, withAlpha: bool, from: i32, to: i32): usize {
   const perPixel = (withAlpha ? 4 : 3) * channelBytes;
   const length = width * perPixel + 1;
-  const rows = endRow - firstRow;
-  for (let row = 0; row < rows; row++) {
-    const at = out + <usize>length * row;
+  const start = rowFilter !== 0 && from > 0 ? from - 1 : from;
+  for (let row = start; row < to; row++) {
+    const at = out + <usize>length * (row - start);
     store<u8>(at, rowFilter);
     packRow(layerOf(0).at(0, firstRow + row), width, at + 1, withAlpha);
   }
-  filterRows(out, length, rows, perPixel);
+  filterRows(out, length, to - start, perPixel);
+  return out + <usize>length * (from - start);
 }
 
 /** Writes the first layer as the three planes of video, in a size that may be one more than its own either way. */
