@@ -63,6 +63,6 @@ export function readOwnShape(value: unknown, isOwn: (value: unknown) => boolean)
     option: 'kind',
     value,
     problem: 'is not a kind of shape',
-    expected: 'expected what defineShape gives',
+    expected: `expected what defineShape gives${typeof value === 'string' ? '; each of the others is a call by its name: canvas.circle({ … })' : ''}`,
   });
 }

@@ -45,7 +45,10 @@ export function points(exactly?: number): Kind<readonly Point[]> {
     `a list of ${exactly === undefined ? '' : `exactly ${exactly} `}points, [[x, y], …]`,
     (value) => Array.isArray(value) && (exactly === undefined || value.length === exactly) && allPoints(value),
     (value, expected) => {
-      if (!Array.isArray(value)) return { problem: 'is not a list of points', expected: `expected ${expected}` };
+      if (!Array.isArray(value)) {
+        const count = typeof value === 'number' ? '; the corners of a regular polygon are counted by sides' : '';
+        return { problem: 'is not a list of points', expected: `expected ${expected}${count}` };
+      }
       const wrong = value.findIndex((at) => !isPoint(at));
       if (wrong >= 0) return complaintOf(point, `[${wrong}]`, value[wrong]);
       return {

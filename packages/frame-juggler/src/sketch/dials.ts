@@ -92,7 +92,10 @@ function makeDial<Value>(
   control: DialControl,
   read: Dial<Value>['read'],
 ): Dial<Value> {
-  const result = { initial: read(`dial.${control.type}`, 'value', initial), label, control, read };
+  const call = `dial.${control.type}`;
+  if (typeof initial === 'object' && initial !== null && 'value' in initial)
+    fail({ call, option: 'value', value: initial, problem: 'is an options object', expected: `expected the value before it: ${call}(${show(initial.value)}, { … })` }); // prettier-ignore
+  const result = { initial: read(call, 'value', initial), label, control, read };
   dials.add(result);
   return result;
 }
