@@ -24,11 +24,13 @@ export function isPoint(value: unknown): boolean {
   return Number.isFinite(x) && Number.isFinite(y);
 }
 
-/** What is wrong with a value of two numbers. The commonest slip is to give them as two arguments. */
+/** What is wrong with a value of two numbers. The commonest slips: two arguments, and a loop over a list's places. */
 const notBoth =
   (otherwise: string) =>
-  (value: unknown): string =>
-    Number.isFinite(value) ? 'is one number where two are needed' : otherwise;
+  (value: unknown): string => {
+    if (Number.isFinite(value)) return 'is one number where two are needed';
+    return /^\d+$/.test(String(value)) ? 'is a place in a list; for (… of …) gives what is there' : otherwise;
+  };
 
 /** A point. */
 export const point = kindOf<Point>('[x, y] or { x, y } with finite numbers', isPoint, notBoth('is not a point'));

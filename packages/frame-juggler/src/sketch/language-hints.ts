@@ -43,7 +43,7 @@ function noList(name: string): string {
   if (/^\d+$|(?:^|\.)(?:length|width|height|frame|size|count)$/.test(name))
     return `a loop that counts is for (let i = 0; i < ${name}; i += 1)`;
   if (Number.isFinite(Number(name))) return 'a number is no list';
-  return `${name} is no list; the values of an object are Object.values(${name})`;
+  return `${name} is no list: is it misspelt? The values of an object are Object.values(${name})`;
 }
 
 /** What has calls of the language's own. */
