@@ -29,7 +29,10 @@ const kin: Kin = {
   sides: { sides: 'n corners vertices' },
   tips: { tips: 'points n corners spikes' },
   points: { points: 'x1 y1 vertices coordinates', 'points, or polygon({ at, radius, sides })': 'at radius' },
-  from: { 'from: [x, y]': 'x1 y1 start begin x y' },
+  from: {
+    'from: [x, y]': 'x1 y1 start begin x y',
+    'from: [left, top], to: [right, bottom]': 'left top right bottom',
+  },
   to: {
     'to: [x, y]': 'x2 y2 end stop',
     to: 'output out file',
