@@ -17,4 +17,8 @@ test('the rate of the pictures that are shown is told after each full second, to
   rate.restart();
   expect(rate.perSecond).toBeUndefined();
   expect(showing(9000, 9999, 111)).toBeUndefined();
+  expect(showing(10000, 10500, 100)).toBe(10);
+  // A page that was hidden showed none, and was not slow for that.
+  expect(showing(60000, 60900, 100)).toBeUndefined();
+  expect(showing(61000, 61000, 100)).toBe(10);
 });

@@ -1,9 +1,12 @@
 /** Milliseconds after which the rate is told anew: long enough to be read. */
 const period = 1000;
+/** After so long a pause no frame was slow: the page was hidden. */
+const longest = 20 * period;
 
 /** How many pictures a second are shown while a sketch plays. */
 export class ShownRate {
   private since: number | undefined;
+  private last = 0;
   private count = 0;
   private rate: number | undefined;
 
@@ -21,7 +24,10 @@ export class ShownRate {
 
   /** One more was shown. @param now milliseconds of a clock that only goes forward */
   add(now: number): void {
-    if (this.since === undefined) {
+    const pause = now - this.last;
+    this.last = now;
+    if (this.since === undefined || pause > longest) {
+      this.restart();
       this.since = now;
       return;
     }

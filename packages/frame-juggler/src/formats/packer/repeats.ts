@@ -19,6 +19,7 @@ const placeBits = 15;
 const places = heap.alloc(4 << placeBits);
 let done: u32 = 0;
 
+/** Forgets all bytes before. */
 export function beginTokens(): void {
   done = 2 * reach;
   memory.fill(places, 0, 4 << placeBits);
@@ -27,6 +28,7 @@ export function beginTokens(): void {
   forgetTokens();
 }
 
+/** Makes tokens of so many bytes, and blocks of tokens wherever there are enough. */
 export function findRepeats(from: usize, count: i32, perPixel: i32, perRow: i32): void {
   const end = from + count;
   const before = done - <u32>from;
