@@ -29,7 +29,8 @@ const notBoth =
   (otherwise: string) =>
   (value: unknown): string => {
     if (Number.isFinite(value)) return 'is one number where two are needed';
-    return /^\d+$/.test(String(value)) ? 'is a place in a list; for (… of …) gives what is there' : otherwise;
+    if (typeof value !== 'string' || !/^\d+$/.test(value)) return otherwise;
+    return 'is a place in a list; for (… of …) gives what is there';
   };
 
 /** A point. */
