@@ -1,7 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { decode } from 'fast-png';
 import fc from 'fast-check';
-import { encodePng } from '../../packages/frame-juggler/src/node/png.ts';
+import { encodePng, packPng } from '../../packages/frame-juggler/src/node/png.ts';
+import { loadForm } from '../../packages/frame-juggler/src/surfaces/raster/forms.ts';
+import { EngineSurface } from '../../packages/frame-juggler/src/surfaces/raster/engine-surface.ts';
+import { record } from '../helpers.ts';
 import { provenance, provenanceLines, readProvenance } from '../../packages/frame-juggler/src/node/provenance.ts';
 
 const words = fc.constantFrom(0, 0xff0000ff, 0x80ffffff, 0xff336699, 0xffffffff, 0x01020304);
@@ -27,6 +30,36 @@ describe('PNG', () => {
       }),
     );
   });
+
+  test.each([
+    [8, 'white'],
+    [8, 'transparent'],
+    [16, 'white'],
+    [16, 'transparent'],
+  ] as const)('of so many rows that they are packed in parts, with %i bits on %s, reads back as drawn', async (bits, under) => {
+    const [width, height] = [300, 240];
+    const frame = record(
+      (canvas) => {
+        canvas.clear(under);
+        for (let i = 0; i < 40; i++)
+          canvas.circle({ at: [(i * 89) % 300, (i * 53) % 240], radius: 9 + i, fill: `oklch(0.7 0.1 ${i * 9} / 0.8)` });
+      },
+      { width, height },
+    );
+    const surface = new EngineSurface(await loadForm(bits));
+    surface.draw(frame);
+    expect([...surface.packed.rows].length).toBeGreaterThan(3);
+    const read = decode(packPng(surface.packed));
+    expect([read.width, read.height, read.depth, read.channels]).toEqual([width, height, bits, under === 'white' ? 3 : 4]);
+    const most = bits === 8 ? 0 : 1;
+    const drawn = surface.drawn.data.filter((_, at) => read.channels === 4 || at % 4 !== 3);
+    // Color of what is hardly there is not the same in bytes as in words.
+    const apart = read.data.filter((part, at) => {
+      const alpha = read.channels === 4 ? drawn[at | 3] : 255;
+      return alpha > 50 && Math.abs(part / (bits === 8 ? 1 : 257) - drawn[at]) > most;
+    });
+    expect(apart).toHaveLength(0);
+  }); // prettier-ignore
 
   test('tells where it comes from, in any script', () => {
     fc.assert(

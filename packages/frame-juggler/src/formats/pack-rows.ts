@@ -3,7 +3,8 @@ import { packed } from './generated/packer.ts';
 
 /*
  * The rows of a picture as zlib data, as PNG has them. The packer is written in AssemblyScript, in the folder `packer`
- * beside this file: as it looks first where a drawing repeats, it takes two thirds of zlib's time for smaller files.
+ * beside this file: as it looks first where a drawing repeats, it takes two thirds of zlib's time, and drawings become
+ * smaller files.
  */
 
 type Address = number;

@@ -7,7 +7,7 @@ import { PrefixCode } from './prefix-code.ts';
 export const endOfBlock: i32 = 256;
 const firstLength: i32 = 257;
 /** A repeat has 3 to 258 bytes. */
-export const shortest: i32 = 3;
+const shortest: i32 = 3;
 export const longest: i32 = 258;
 
 export const symbols = new PrefixCode(286, 15);
