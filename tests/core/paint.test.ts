@@ -291,7 +291,9 @@ describe('pictures', () => {
     };
     const place = fc.oneof(fc.integer({ min: -20, max: 80 }), fc.double({ min: -20, max: 80, noNaN: true }));
     const turn = fc.oneof(fc.constant(0), fc.integer({ min: 0, max: 359 }));
-    const scale = fc.oneof(fc.constant(1), fc.double({ min: 1, max: 9, noNaN: true }));
+    const larger = fc.double({ min: 1, max: 9, noNaN: true });
+    const mirrored = fc.double({ min: -9, max: -1, noNaN: true });
+    const scale = fc.oneof(fc.constant(1), larger, mirrored);
     fc.assert(
       fc.property(
         place,
@@ -313,7 +315,8 @@ describe('pictures', () => {
             const [dx, dy] = [px + 0.5 - e, py + 0.5 - f];
             const [x, y] = [(dx * cos + dy * sin) / sx, (dy * cos - dx * sin) / sy];
             // At its edges a picture covers parts of pixels, and halfway between two either is the nearest.
-            const isInside = x > 1 / sx && y > 1 / sy && x < 7 - 1 / sx && y < 5 - 1 / sy;
+            const [edgeX, edgeY] = [Math.abs(1 / sx), Math.abs(1 / sy)];
+            const isInside = x > edgeX && y > edgeY && x < 7 - edgeX && y < 5 - edgeY;
             const isBetween = [x, y].some((at) => Math.abs(at - Math.round(at)) < 1e-6);
             if (!(tiled || isInside) || (!smooth && isBetween)) continue;
             const wanted = smooth ? mixedAt(x, y, tiled) : channel(Math.floor(x), Math.floor(y), tiled);
@@ -324,6 +327,30 @@ describe('pictures', () => {
       { numRuns: 150 },
     );
   });
+
+  test.each([0.55, 1.3, -0.7, -2.5])(
+    '%d times as wide, and longer than a run of pixels, they are mixed alike throughout',
+    (stretch) => {
+      const long = paintPicture(1600, 2);
+      for (let x = 0; x < 1600; x++) for (const y of [0, 1]) long.setColorAt(x, y, rgb((x * 73 + y * 40) % 256, 0, 0));
+      const drawn = paintPicture(800, 4, (canvas) => {
+        canvas.translate([400, 0]);
+        canvas.scale([stretch, 2]);
+        canvas.picture(long, { from: [-800, 0], to: [800, 2] });
+      });
+      for (let x = 0; x < 800; x++) {
+        const place = (x + 0.5 - 400) / stretch + 799.5;
+        if (place < 1 || place > 1598) continue;
+        const left = Math.floor(place);
+        const mixed = (y: number): number => {
+          const [one, other] = [left, left + 1].map((at) => (at * 73 + y * 40) % 256);
+          return one + (other - one) * (place - left);
+        };
+        // The second row lies a quarter of a pixel below the middle of the first.
+        expect(Math.abs(drawn.data[(800 + x) * 4] - (mixed(0) * 0.75 + mixed(1) * 0.25))).toBeLessThanOrEqual(0.75);
+      }
+    },
+  );
 
   test.each([1e17, -1e17, 1e100, -1e300])('tiles that begin at %d still are of their own colors', (x) => {
     const blue = [0, 0, 255];

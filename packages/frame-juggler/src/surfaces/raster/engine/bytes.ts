@@ -42,7 +42,9 @@ export function storeFloats(out: usize, from: usize, count: i32): void {
 
 @inline
 function rounded(channels: v128): v128 {
-  return i32x4.trunc_sat_f32x4_s(f32x4.add(channels, f32x4.splat(0.5)));
+  const whole = f32x4.floor(f32x4.add(channels, f32x4.splat(0.5)));
+  // Whole numbers are the last bits of sums with a number that leaves no room for more.
+  return v128.and(f32x4.add(whole, f32x4.splat(8388608)), i32x4.splat(255));
 }
 
 /** A color that is not premultiplied, 0 to 255: red and green, blue and alpha. */

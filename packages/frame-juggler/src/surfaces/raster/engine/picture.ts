@@ -1,5 +1,5 @@
 import { fillPixels, fromWord, pixelBytes, pixelShift, storeFloats, storePixel } from './pixels.ts';
-import { floats4, wholes4 } from './vectors.ts';
+import { floats4 } from './vectors.ts';
 
 /*
  * What pictures paint pixels with. Of the record of a paint, which shade.ts explains, a picture has these:
@@ -39,7 +39,10 @@ export function shadePicture(paint: usize, x: i32, y: i32, count: i32, out: usiz
   // Some of the picture's pixels, side by side and as they are.
   const isCopied =
     perPixelX === 1 && perPixelY === 0 && rowX === 0 && isWhole(fromX) && (!isMixed || isWhole(down - 0.5));
-  if (isCopied) copyRow(<f64>x + fromX, down, count, out);
+  if (isCopied) return copyRow(<f64>x + fromX, down, count, out);
+  // The pixels of a row all lie between the same two rows of the picture.
+  const isUpright = perPixelY === 0 && !tiled;
+  if (isUpright) takeUprightRow(x, isMixed, count, out);
   else takeRow(x, isMixed, count, out);
 }
 
@@ -83,15 +86,19 @@ const rows = memory.data(48);
 /** Four pixels of floats. */
 const mixedFour = memory.data(64);
 
+/** Where the first pixel of a picture lies. Pixels are mixed by where their middles are. */
+@inline
+function firstOf(isMixed: bool): f64 {
+  return isMixed ? 0.5 : 0;
+}
+
 /** Takes pixels that lie anywhere, four at a time: the nearest, or those around mixed by bilinear interpolation. */
 function takeRow(x: i32, isMixed: bool, count: i32, out: usize): void {
-  // Pixels are mixed by where their middles are.
-  const first: f64 = isMixed ? 0.5 : 0;
-  for (let isFirst = true; count > 0; count -= 4, x += 4, out += 4 * pixelBytes, isFirst = false) {
+  const first = firstOf(isMixed);
+  for (; count > 0; count -= 4, x += 4, out += 4 * pixelBytes) {
     const middle = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
     findNeighbors(middle, perPixelX, rowX, fromX, first, wide, 4, columns);
-    // Unless it is turned, the pixels of a row all lie between the same two.
-    if (isFirst || perPixelY !== 0) findNeighbors(middle, perPixelY, rowY, fromY, first, high, wide << 2, rows);
+    findNeighbors(middle, perPixelY, rowY, fromY, first, high, wide << 2, rows);
     if (isMixed) mixFour(min(count, 4), out);
     else pickFour(min(count, 4), out);
   }
@@ -107,17 +114,114 @@ function pickFour(count: i32, out: usize): void {
 
 @inline
 function mixFour(count: i32, out: usize): void {
-  for (let at: usize = 0; at < 16; at += 4) {
-    const left = load<u32>(columns + at);
-    const right = load<u32>(columns + at, 16);
-    const upper = pixels + load<u32>(rows + at);
-    const lower = pixels + load<u32>(rows + at, 16);
-    const across = v128.load32_splat(columns + at, 32);
-    const above = mixed(channelsAt(upper + left), channelsAt(upper + right), across);
-    const below = mixed(channelsAt(lower + left), channelsAt(lower + right), across);
-    v128.store(mixedFour + (at << 2), mixed(above, below, v128.load32_splat(rows + at, 32)));
-  }
+  v128.store(mixedFour, mixedOf(columns, rows));
+  v128.store(mixedFour, mixedOf(columns + 4, rows + 4), 16);
+  v128.store(mixedFour, mixedOf(columns + 8, rows + 8), 32);
+  v128.store(mixedFour, mixedOf(columns + 12, rows + 12), 48);
   storeFloats(out, mixedFour, count);
+}
+
+/** One pixel, mixed of those around its place. */
+@inline
+function mixedOf(column: usize, row: usize): v128 {
+  const upper = pixels + load<u32>(row);
+  const lower = pixels + load<u32>(row, 16);
+  const left = load<u32>(column);
+  const right = load<u32>(column, 16);
+  const down = v128.load32_splat(row, 32);
+  const before = mixed(channelsAt(upper + left), channelsAt(lower + left), down);
+  const after = mixed(channelsAt(upper + right), channelsAt(lower + right), down);
+  return mixed(before, after, v128.load32_splat(column, 32));
+}
+
+/** Pixels of an upright picture are taken so many at a time; they take in at most two of its columns each (see reduce.ts). */
+const maxPixels: i32 = 2048;
+/** Where they lie across, four by four as `columns` tells it. */
+const across = memory.data((2048 / 4) * 48);
+/** The columns they take in, as floats, each mixed of the same two rows. */
+const mixedColumns = memory.data((2 * 2048 + 16) * 16);
+
+/**
+ * Takes pixels of a picture that is not turned, as `takeRow` would. Its rows all lie alike across, so that this is found
+ * once for all of them; and each column is mixed once, for all the pixels beside it.
+ */
+function takeUprightRow(x: i32, isMixed: bool, count: i32, out: usize): void {
+  findNeighbors(f64x2.splat(0), 0, rowY, fromY, firstOf(isMixed), high, wide << 2, rows);
+  for (; count > 0; count -= maxPixels, x += maxPixels, out += maxPixels << pixelShift) {
+    const some = min(count, maxPixels);
+    findAcross(x, some, isMixed);
+    if (isMixed) mixUpright(some, out);
+    else pickUpright(some, out);
+  }
+}
+
+/* What `across` was found for, and the columns that lie in between. */
+let acrossX: i32 = 0;
+let acrossCount: i32 = 0;
+let acrossMixed: bool = false;
+let acrossWide: i32 = 0;
+let acrossPerPixel: f64 = 0;
+let acrossRow: f64 = 0;
+let acrossFrom: f64 = 0;
+let firstColumn: i32 = 0;
+let lastColumn: i32 = 0;
+
+function findAcross(x: i32, count: i32, isMixed: bool): void {
+  const isFound =
+    x === acrossX &&
+    count === acrossCount &&
+    isMixed === acrossMixed &&
+    wide === acrossWide &&
+    perPixelX === acrossPerPixel &&
+    rowX === acrossRow &&
+    fromX === acrossFrom;
+  if (isFound) return;
+  acrossX = x;
+  acrossCount = count;
+  acrossMixed = isMixed;
+  acrossWide = wide;
+  acrossPerPixel = perPixelX;
+  acrossRow = rowX;
+  acrossFrom = fromX;
+
+  const first = firstOf(isMixed);
+  const bytes = isMixed ? 16 : 4;
+  let middle = f64x2.add(f64x2.splat(<f64>x + 0.5), f64x2(0, 1));
+  let at = across;
+  for (let i = 0; i < count; i += 4, at += 48, middle = f64x2.add(middle, f64x2.splat(4)))
+    findNeighbors(middle, perPixelX, rowX, fromX, first, wide, bytes, at);
+  // The last four are mixed together, whether they are wanted or not. Of a mirrored picture, they lie to the left.
+  firstColumn = min(load<i32>(across), load<i32>(at - 48, 12)) / bytes;
+  lastColumn = max(load<i32>(across, 16), load<i32>(at - 48, 28)) / bytes;
+}
+
+function pickUpright(count: i32, out: usize): void {
+  const row = pixels + load<u32>(rows);
+  for (let at = across; count > 0; count -= 4, at += 48)
+    for (let i: usize = 0; i < <usize>min(count, 4); i++, out += pixelBytes)
+      storePixel(out, fromWord(load<u32>(row + load<u32>(at + (i << 2)))));
+}
+
+function mixUpright(count: i32, out: usize): void {
+  const down = v128.load32_splat(rows, 32);
+  const upper = pixels + load<u32>(rows);
+  const lower = pixels + load<u32>(rows, 16);
+  for (let i = firstColumn, column = mixedColumns; i <= lastColumn; i++, column += 16)
+    v128.store(column, mixed(channelsAt(upper + (i << 2)), channelsAt(lower + (i << 2)), down));
+  // Where the first of all columns would be.
+  const from = mixedColumns - (<usize>firstColumn << 4);
+  for (let at = across; count > 0; count -= 4, at += 48, out += 4 * pixelBytes) {
+    v128.store(mixedFour, mixedAt(from, at));
+    v128.store(mixedFour, mixedAt(from, at + 4), 16);
+    v128.store(mixedFour, mixedAt(from, at + 8), 32);
+    v128.store(mixedFour, mixedAt(from, at + 12), 48);
+    storeFloats(out, mixedFour, min(count, 4));
+  }
+}
+
+@inline
+function mixedAt(from: usize, at: usize): v128 {
+  return mixed(v128.load(from + load<u32>(at)), v128.load(from + load<u32>(at, 16)), v128.load32_splat(at, 32));
 }
 
 /**
@@ -132,15 +236,22 @@ function findNeighbors(middle: v128, perPixel: f64, row: f64, from: f64, first: 
   const place2 = placesOf(f64x2.add(middle, f64x2.splat(2)), perPixel, row, from, first);
   const whole = f64x2.floor(place);
   const whole2 = f64x2.floor(place2);
-  const last = i32x4.splat(size - 1);
-  let before = wholes4(tiled ? wrapped(whole, size) : whole, tiled ? wrapped(whole2, size) : whole2);
-  // Kept within the picture before one is added, which would be too much for the largest number.
-  before = i32x4.min_s(before, last);
-  const next = i32x4.add(before, i32x4.splat(1));
-  const after = tiled ? v128.andnot(next, i32x4.gt_s(next, last)) : i32x4.max_s(i32x4.splat(0), i32x4.min_s(next, last));
-  v128.store(out, i32x4.mul(i32x4.max_s(i32x4.splat(0), before), i32x4.splat(bytes)));
-  v128.store(out, i32x4.mul(after, i32x4.splat(bytes)), 16);
+  const last = i32x4.splat((size - 1) * bytes);
+  const before = v128.shuffle<i32>(bytesTo(whole, size, bytes), bytesTo(whole2, size, bytes), 0, 2, 4, 6);
+  const next = i32x4.add(before, i32x4.splat(bytes));
+  const none = i32x4.splat(0);
+  v128.store(out, i32x4.max_s(none, i32x4.min_s(before, last)));
+  v128.store(out, tiled ? v128.andnot(next, i32x4.gt_s(next, last)) : i32x4.max_s(none, i32x4.min_s(next, last)), 16);
   v128.store(out, floats4(f64x2.sub(place, whole), f64x2.sub(place2, whole2)), 32);
+}
+
+/** The bytes to two columns as whole numbers, those of the columns beside the picture where they lie beyond it. */
+@inline
+function bytesTo(whole: v128, size: i32, bytes: i32): v128 {
+  const within = tiled ? wrapped(whole, size) : whole;
+  const near = f64x2.pmax(f64x2.splat(-1), f64x2.pmin(f64x2.splat(<f64>size), within));
+  // Whole numbers are the last bits of sums with a number that leaves no room for more.
+  return f64x2.add(f64x2.mul(near, f64x2.splat(<f64>bytes)), f64x2.splat(6755399441055744.0));
 }
 
 @inline
