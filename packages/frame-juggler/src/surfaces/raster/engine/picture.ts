@@ -40,8 +40,8 @@ export function shadePicture(paint: usize, x: i32, y: i32, count: i32, out: usiz
   const isCopied =
     perPixelX === 1 && perPixelY === 0 && rowX === 0 && isWhole(fromX) && (!isMixed || isWhole(down - 0.5));
   if (isCopied) return copyRow(<f64>x + fromX, down, count, out);
-  // The pixels of a row all lie between the same two rows of the picture.
-  const isUpright = perPixelY === 0 && !tiled;
+  // The pixels of a row all lie between the same two rows of the picture. Of tiles, all columns are taken in.
+  const isUpright = perPixelY === 0 && (!tiled || wide <= min(count, maxPixels));
   if (isUpright) takeUprightRow(x, isMixed, count, out);
   else takeRow(x, isMixed, count, out);
 }
@@ -159,6 +159,7 @@ function takeUprightRow(x: i32, isMixed: bool, count: i32, out: usize): void {
 let acrossX: i32 = 0;
 let acrossCount: i32 = 0;
 let acrossMixed: bool = false;
+let acrossTiled: bool = false;
 let acrossWide: i32 = 0;
 let acrossPerPixel: f64 = 0;
 let acrossRow: f64 = 0;
@@ -171,6 +172,7 @@ function findAcross(x: i32, count: i32, isMixed: bool): void {
     x === acrossX &&
     count === acrossCount &&
     isMixed === acrossMixed &&
+    tiled === acrossTiled &&
     wide === acrossWide &&
     perPixelX === acrossPerPixel &&
     rowX === acrossRow &&
@@ -179,6 +181,7 @@ function findAcross(x: i32, count: i32, isMixed: bool): void {
   acrossX = x;
   acrossCount = count;
   acrossMixed = isMixed;
+  acrossTiled = tiled;
   acrossWide = wide;
   acrossPerPixel = perPixelX;
   acrossRow = rowX;
@@ -190,6 +193,9 @@ function findAcross(x: i32, count: i32, isMixed: bool): void {
   let at = across;
   for (let i = 0; i < count; i += 4, at += 48, middle = f64x2.add(middle, f64x2.splat(4)))
     findNeighbors(middle, perPixelX, rowX, fromX, first, wide, bytes, at);
+  firstColumn = 0;
+  lastColumn = wide - 1;
+  if (tiled) return;
   // The last four are mixed together, whether they are wanted or not. Of a mirrored picture, they lie to the left.
   firstColumn = min(load<i32>(across), load<i32>(at - 48, 12)) / bytes;
   lastColumn = max(load<i32>(across, 16), load<i32>(at - 48, 28)) / bytes;

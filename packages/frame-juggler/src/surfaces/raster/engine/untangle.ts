@@ -12,7 +12,7 @@ import { grid, letters, pen, Shape } from './shape.ts';
 
 /** Rebuilds a row from the edges that bound the covered area, if the others would make its sums wrong. */
 export function untangle(shape: Shape, lines: Lines, y: i32): void {
-  if (shape.isPlain || !isTangled(y, shape.origin === pen)) return;
+  if (shape.isPlain || crossingsOf(y) > maxEdges * one || !isTangled(y, shape.origin === pen)) return;
   if (!findEdges(shape, lines, y) || !findCrossings()) return;
   // Letters are simple outlines that may overlap. If no edges cross, one height is enough to tell whether they do.
   if ((shape.origin === letters && cutCount === 0 && !windsTwiceAt(0.5)) || !cutAtEnds()) return;
@@ -101,8 +101,11 @@ let edgeCount: i32 = 0;
 /** Heights at which the row is cut, from its top. */
 const cuts = memory.data(257 * 8);
 let cutCount: i32 = 0;
-/** Edges from the left: those between two cuts, or all. */
+/** All edges by how far left they reach. */
+const byLeft = memory.data(64 * 4);
+/** Those at a height from the left, and where they are there. */
 const sorted = memory.data(64 * 4);
+const sortedX = memory.data(64 * 8);
 
 @inline
 function edgeAt(i: i32): RowEdge {
@@ -181,9 +184,9 @@ function findCrossings(): bool {
   cutCount = 0;
   sortByLeft();
   for (let i = 0; i < edgeCount; i++) {
-    const first = sortedEdge(i);
+    const first = edgeIn(byLeft, i);
     for (let j = i + 1; j < edgeCount; j++) {
-      const other = sortedEdge(j);
+      const other = edgeIn(byLeft, j);
       if (other.least > first.most) break;
       if (!cutWhereMet(first, other)) return false;
     }
@@ -196,15 +199,15 @@ function sortByLeft(): void {
   for (let i = 0; i < edgeCount; i++) {
     const least = edgeAt(i).least;
     let place = i;
-    for (; place > 0 && sortedEdge(place - 1).least > least; place--)
-      store<i32>(sorted + (place << 2), load<i32>(sorted + ((place - 1) << 2)));
-    store<i32>(sorted + (place << 2), i);
+    for (; place > 0 && edgeIn(byLeft, place - 1).least > least; place--)
+      store<i32>(byLeft + (place << 2), load<i32>(byLeft + ((place - 1) << 2)));
+    store<i32>(byLeft + (place << 2), i);
   }
 }
 
 @inline
-function sortedEdge(place: i32): RowEdge {
-  return edgeAt(load<i32>(sorted + (place << 2)));
+function edgeIn(list: usize, place: i32): RowEdge {
+  return edgeAt(load<i32>(list + (place << 2)));
 }
 
 /** Cuts the row at the height at which two edges cross, if they do. */
@@ -243,7 +246,7 @@ function addOutermost(y: i32, evenOdd: bool): void {
     const count = sortAt((from + to) / 2);
     let winding = 0;
     for (let place = 0; place < count; place++) {
-      const edge = sortedEdge(place);
+      const edge = edgeIn(sorted, place);
       const wasInside = evenOdd ? (winding & 1) !== 0 : winding !== 0;
       winding += edge.sign;
       const isInside = evenOdd ? (winding & 1) !== 0 : winding !== 0;
@@ -259,27 +262,32 @@ function windsTwiceAt(height: f64): bool {
   let least = 0;
   let most = 0;
   for (let place = 0; place < count; place++) {
-    winding += edgeAt(load<i32>(sorted + (place << 2))).sign;
+    winding += edgeIn(sorted, place).sign;
     least = min(least, winding);
     most = max(most, winding);
   }
   return most - least > 1;
 }
 
-/** Sorts the edges that are there at a height from the left; how many they are. */
+/** Sorts the edges that are there at a height from the left, those at one place by their numbers; how many they are. */
 function sortAt(height: f64): i32 {
   let count = 0;
-  for (let i = 0; i < edgeCount; i++) {
+  // In this order most of them are put behind all others at once.
+  for (let k = 0; k < edgeCount; k++) {
+    const i = load<i32>(byLeft + (k << 2));
     const edge = edgeAt(i);
     if (edge.startY > height || edge.endY < height) continue;
     const x = edge.at(height);
     let place = count++;
     for (; place > 0; place--) {
       const before = load<i32>(sorted + ((place - 1) << 2));
-      if (edgeAt(before).at(height) <= x) break;
+      const beforeX = load<f64>(sortedX + ((place - 1) << 3));
+      if (beforeX < x || (beforeX === x && before < i)) break;
       store<i32>(sorted + (place << 2), before);
+      store<f64>(sortedX + (place << 3), beforeX);
     }
     store<i32>(sorted + (place << 2), i);
+    store<f64>(sortedX + (place << 3), x);
   }
   return count;
 }
