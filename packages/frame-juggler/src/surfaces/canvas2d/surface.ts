@@ -181,6 +181,7 @@ class Canvas2dBackend implements Backend<Context> {
       context.fillStyle = styleOf(context, fill, matrix);
       set.fill = fill;
     }
+    if (isUprightRect(item)) return fillRect(context, item.outlines, item.start);
     context.beginPath();
     if (isEllipse(item)) traceEllipse(context, item.outlines, item.start);
     else tracePath(context, item.outlines, item.start, item.end);
@@ -268,6 +269,27 @@ function setPen(context: Context, stroke: ItemStroke): void {
 }
 
 const toRadians = Math.PI / 180;
+
+/** Whether an outline is one rectangle with sides along both axes, and nothing else. */
+function isUprightRect({ outlines: path, start: i, end }: Item): boolean {
+  return (
+    end - i === 4 * commandLength[line] + 1 &&
+    path[i] === move &&
+    path[i + 3] === line &&
+    path[i + 6] === line &&
+    path[i + 9] === line &&
+    path[i + 12] === close &&
+    path[i + 2] === path[i + 5] &&
+    path[i + 4] === path[i + 7] &&
+    path[i + 8] === path[i + 11] &&
+    path[i + 10] === path[i + 1]
+  );
+}
+
+/** Such a rectangle, filled: among other drawing, browsers take half the time for one that is told as what it is. */
+function fillRect(context: Context, path: Path, i: number): void {
+  context.fillRect(path[i + 1], path[i + 2], path[i + 4] - path[i + 1], path[i + 8] - path[i + 2]);
+}
 
 /** Whether an outline is one whole ellipse and nothing else. */
 function isEllipse({ outlines, start, end }: Item): boolean {
