@@ -158,15 +158,22 @@ function colorHint(option: string, value: unknown): string {
     return `${width}a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
   }
   if (typeof value === 'function') return 'expected what it gives when it is called: ramp(stops)(0.5)';
-  if (Array.isArray(value) && value.length >= 3 && value.every((part) => typeof part === 'number'))
-    return `did you mean rgb(${value.join(', ')})?`;
-  if (typeof value === 'object' && value !== null) {
+  if (Array.isArray(value)) {
+    if (value.length >= 3 && value.every((part) => typeof part === 'number'))
+      return `did you mean rgb(${value.join(', ')})?`;
+    return 'several are a gradient: linearGradient({ from, to, stops }); one of a list is random.pick(list)';
+  }
+  if (typeof value === 'object') {
+    const [called] = /^(rgb|hsl)(?=a?$)/.exec(Object.keys(value).join('')) ?? [];
+    if (called) return `did you mean ${called}(${Object.values(value).join(', ')})?`;
     if ('stops' in value || 'picture' in value)
       return 'a gradient or a pattern fills shapes: canvas.rect({ from: [0, 0], to: [width, height], fill: … })';
     if ('color' in value) return `did you mean ${option}: ${show(value.color)}?`;
   }
   if (typeof value === 'string') {
     if (value.includes('undefined')) return 'a part of it is undefined';
+    if (value.includes('gradient(')) return 'did you mean linearGradient({ from, to, stops })?';
+    if (value === 'random') return 'did you mean random.color()?';
     if (/^[0-9a-f]{3,8}$/i.test(value)) return `did you mean "#${value}"?`;
     if (value.startsWith('#')) return 'expected "#" and 3 or 6 digits of 0 to 9 and a to f, or 4 or 8 with alpha';
     const [, called] = /^(\w+?)a?\s*\(/.exec(value.toLowerCase()) ?? [];
