@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { SketchError } from '../../packages/frame-juggler/src/index.ts';
+import { defineSketch, SketchError } from '../../packages/frame-juggler/src/index.ts';
 import * as node from '../../packages/frame-juggler/src/node/index.ts';
 import { mount } from '../../packages/frame-juggler/src/browser/index.ts';
 
@@ -25,6 +25,20 @@ test('pixels that do not fill a picture are none', () => {
 
 test('what shows a sketch says that there is no page where there is none', () => {
   expect(() => mount({} as never, '#stage')).toThrow(/^mount: there is no page here; call it in a browser/);
+});
+
+test.each([
+  ['frames', 'is not a range', [[4, 3], [4], [1, 2, 3], [1.5, 3], [-1, 3], 4, '1..3']],
+  ['seconds', 'is neither a moment nor a stretch of time', [-1, NaN, [3, 1], [2, 2], [1], [1, 2, 3], [-1, 2], '1..2']],
+  ['shard', 'is not a share', [[0, 2], [3, 2], [1], [1, 2, 3], [1.5, 2], 1, '1/2']],
+  ['bits', 'is neither 8 nor 16', [0, 12, '16']],
+  ['threads', 'is out of range', [0]],
+])('wrong %s of a film are refused: %s', async (option, what, wrong) => {
+  const sketch = defineSketch({ paint: () => undefined });
+  for (const value of wrong) {
+    const error = await errorOf(() => node.render(sketch, { to: 'never.apng', [option]: value }));
+    expect((error as Error).message).toMatch(new RegExp(`^render: ${option} .*${what}`));
+  }
 });
 
 /** What is thrown by a call, or by the first step of what it gives. */
