@@ -144,10 +144,12 @@ describe('chunks of a film', () => {
 test('shares of a sequence are all of it, each once', async () => {
   const sketch = sketchWith(0.7, 'transparent');
   const [whole, shared] = ['whole', 'shared'].map((name) => path.join(folder.path, name, '%02d.png'));
-  await render(sketch, { to: whole, threads: 1 });
+  const frames = [7, 46] as const;
+  await render(sketch, { to: whole, frames, threads: 1 });
   const counts = [];
-  for (const part of [3, 1, 2]) counts.push((await render(sketch, { to: shared, shard: [part, 3], threads: 1 })).count);
-  expect(counts.reduce((sum, count) => sum + count)).toBe(50);
+  for (const part of [3, 1, 2])
+    counts.push((await render(sketch, { to: shared, frames, shard: [part, 3], threads: 1 })).count);
+  expect(counts).toEqual([13, 13, 14]);
   expect(bytesOf(shared)).toEqual(bytesOf(whole));
   await expect(render(sketch, { shard: [1, 3], format: 'gif' })).rejects.toThrow('only a sequence is made in shares');
   await expect(render(sketch, { to: shared, shard: [4, 3] })).rejects.toThrow('[part, of how many]');

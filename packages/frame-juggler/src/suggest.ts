@@ -123,7 +123,7 @@ const kin: Kin = {
   justPressed: { justPressed: 'click clicked' },
   justReleased: { justReleased: 'released up' },
   typed: { typed: 'text char letter key' },
-  between: { between: 'range float real uniform random' },
+  between: { between: 'range float real number uniform random' },
   int: { int: 'integer whole' },
   pick: { pick: 'choice choose sample element' },
   likely: { likely: 'chance bool boolean coin' },
