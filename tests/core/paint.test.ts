@@ -369,6 +369,19 @@ describe('pictures', () => {
     expect(inkArea(small)).toBeCloseTo(24.5, 0);
   });
 
+  test('every alpha with every value is multiplied and divided as bytes are rounded', () => {
+    const [width, height] = [255, 257];
+    const from = paintPicture(width, height);
+    for (let i = 0; i < width * height; i++) from.data.set([i % 256, 255 - (i % 256), 128, i % width], i * 4);
+    const drawn = paintPicture(width, height, (canvas) => canvas.picture(from, { at: [width / 2, height / 2] }));
+    const wanted = from.data.map((value, at) => {
+      const alpha = from.data[at - (at % 4) + 3];
+      if (at % 4 === 3 || alpha === 0) return at % 4 === 3 ? alpha : 0;
+      return Math.round((Math.round((value * alpha) / 255) * 255) / alpha);
+    });
+    expect(Buffer.compare(drawn.data, wanted)).toBe(0);
+  });
+
   test('one that nothing paints is transparent, for pixels that are set one by one', () => {
     const blank = paintPicture(3, 2);
     expect(new Set(blank.data)).toEqual(new Set([0]));

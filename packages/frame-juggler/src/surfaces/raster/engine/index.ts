@@ -31,7 +31,7 @@ import { Brush } from './spans.ts';
 import { allocate, free } from './memory.ts';
 import { isRing, strokeOutline, turnsBack } from './stroke.ts';
 import { writeVideo } from './video.ts';
-import { premultiply } from './words.ts';
+import { premultiplyAll } from './words.ts';
 
 /*
  * The raster engine: outlines to pixels, in WebAssembly. Everything is handed over as numbers and as addresses in its
@@ -43,7 +43,7 @@ import { premultiply } from './words.ts';
  * (→ untangle) of all others. What is drawn is written out by pixels and video.
  */
 
-export { clear, fillTable, look, openLayer, paintList, releaseLayer, resize };
+export { clear, fillTable, look, openLayer, paintList, premultiplyAll, releaseLayer, resize };
 
 /** So much memory, 16 bytes aligned. */
 export function reserve(bytes: usize): usize {
@@ -251,18 +251,6 @@ export function fade(color: u32, carry: f64): void {
 export function pixelsOf(layer: i32): usize {
   paintList();
   return layerOf(layer).pixels;
-}
-
-/** Multiplies the color of so many pixels by their alpha; whether all of them are opaque. */
-export function premultiplyAll(at: usize, count: i32): bool {
-  let isOpaque = true;
-  for (const end = at + (count << 2); at < end; at += 4) {
-    const color = load<u32>(at);
-    if (color >> 24 === 255) continue;
-    isOpaque = false;
-    store<u32>(at, premultiply(color, 255));
-  }
-  return isOpaque;
 }
 
 /** Writes the first layer's pixels as words of eight bits a channel, no longer premultiplied. */
