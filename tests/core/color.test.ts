@@ -26,6 +26,44 @@ describe('colors', () => {
     expect(css('rgb(1\u00a02\t3)')).toBe('#010203');
   });
 
+  test('functions of plain numbers mean the same read in one pass and, in capital letters, word by word', () => {
+    const functions = ['rgb', 'rgba', 'hsl', 'hsla', 'hwb', 'hwba', 'lab', 'oklab', 'lch', 'oklch', 'color'];
+    const number = fc.oneof(
+      { weight: 3, arbitrary: fc.nat(300).map(String) },
+      { weight: 3, arbitrary: fc.double({ min: 0, max: 400, noNaN: true }).map(String) },
+      fc.constantFrom('.5', '5.', '-3', '1e2', '', '.', '12345678901234567890.5', '0.00000000000000000000000123'),
+    );
+    const channel = fc
+      .tuple(number, fc.constantFrom('', '', '%', '%', 'deg'), fc.constantFrom('', '', ' '))
+      .map((parts) => parts.join(''));
+    const gap = fc.constantFrom(' ', ',', ', ', ' ,  ', '/', ' / ', '');
+    const gaps = fc.oneof(
+      fc.constantFrom([', ', ',', ', '], [' ', '  ', ' / '], [' ', ' ', '/']),
+      fc.constantFrom([', ', ' ', ', '], [' ', ', ', ', '], [',', ',', '/']),
+      fc.tuple(gap, gap, gap),
+    );
+    let read = 0;
+    const write = fc.tuple(
+      fc.constantFrom(...functions),
+      fc.array(channel, { minLength: 3, maxLength: 4 }),
+      gaps,
+      fc.constantFrom('', '', '', '', '', ' ', 'x', ')'),
+    );
+    fc.assert(
+      fc.property(write, ([name, channels, gaps, behind]) => {
+        const text = `${name}(${channels.map((one, i) => one + (i < channels.length - 1 ? gaps[i] : '')).join('')})${behind}`;
+        const [plain, byWords] = [parseCssColor(text), parseCssColor(text.toUpperCase())];
+        expect(plain === undefined).toBe(byWords === undefined);
+        if (plain === undefined || byWords === undefined) return;
+        read++;
+        for (const i of [0, 1, 2]) expect(plain.rgb[i]).toBeCloseTo(byWords.rgb[i], 9);
+        expect(plain.alpha).toBeCloseTo(byWords.alpha, 9);
+      }),
+      { numRuns: 4000 },
+    );
+    expect(read).toBeGreaterThan(100);
+  });
+
   test.each([
     ['rebeccapurple', '#663399'],
     ['CRIMSON', '#dc143c'],

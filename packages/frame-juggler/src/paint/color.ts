@@ -112,7 +112,7 @@ export function readColor(call: string, option: string, value: unknown): Color {
 }
 
 const packedByText = new Map<string, PackedColor>();
-const cacheLimit = 1 << 17;
+const cacheLimit = 1 << 14;
 
 /** As {@link readColor}, packed, and quick for text that was read before: sketches name the same colors every frame. */
 export function readPacked(call: string, option: string, value: unknown): PackedColor {
@@ -120,7 +120,9 @@ export function readPacked(call: string, option: string, value: unknown): Packed
   if (typeof value !== 'string') return readColor(call, option, value).packed;
   const known = packedByText.get(value);
   if (known !== undefined) return known;
-  const { packed } = readColor(call, option, value);
+  const color = parseCssColor(value) ?? unknownColor(call, option, value);
+  const [red, green, blue] = color.rgb;
+  const packed = pack(clampChannel(red), clampChannel(green), clampChannel(blue), color.alpha * 255);
   if (packedByText.size === cacheLimit) packedByText.clear();
   packedByText.set(value, packed);
   return packed;

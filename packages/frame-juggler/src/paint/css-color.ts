@@ -26,6 +26,11 @@ const deepest = 16;
 
 /** Reads a color in CSS, or gives undefined where it is not one. */
 export function parseCssColor(css: string, depth = 0): Rgb | undefined {
+  return plainFunction(css) ?? parseWords(css, depth);
+}
+
+/** @param depth how many colors it stands within */
+function parseWords(css: string, depth: number): Rgb | undefined {
   const text = withoutComments(css).trim().toLowerCase();
   if (text.startsWith('#')) return hexDigits(text.slice(1));
   const open = text.indexOf('(');
@@ -36,27 +41,35 @@ export function parseCssColor(css: string, depth = 0): Rgb | undefined {
   // What has no commas and no slash is looked through once only: for its words.
   const parts = inside.includes(',') ? split(inside, ',') : [inside];
   if (name === 'color-mix') return parts && mix(parts, depth);
-  // Legacy functions have their alpha behind a comma or in a name of their own.
-  const plain = name === 'rgba' || name === 'hsla' ? name.slice(0, -1) : name;
+  const plain = plainName(name);
   if (parts === undefined) return undefined;
   if (parts.length > 1) return plain === 'rgb' || plain === 'hsl' ? parseLegacy(plain, parts) : undefined;
   const [before = '', alpha, ...rest] = inside.includes('/') ? (split(inside, '/') ?? []) : [inside];
   const words = split(before, ' ');
   if (words === undefined || rest.length > 0) return undefined;
   const isRelative = words[0] === 'from';
-  const origin = isRelative ? parseCssColor(words.splice(0, 2)[1] ?? '', depth + 1) : undefined;
+  const origin = isRelative ? parseWords(words.splice(0, 2)[1] ?? '', depth + 1) : undefined;
   if (isRelative && origin === undefined) return undefined;
   const row = name === 'color' ? rowOf(colorSpaces, words.shift() ?? '') : rowOf(colorFunctions, plain);
   return row && convert(row, words, alpha, origin);
+}
+
+/** Legacy functions have their alpha behind a comma or in a name of their own. */
+function plainName(name: string): string {
+  return name === 'rgba' || name === 'hsla' ? name.slice(0, -1) : name;
 }
 
 function withoutComments(css: string): string {
   return css.includes('/*') ? css.replace(/\/\*[^]*?\*\//g, ' ') : css;
 }
 
-const [opening, closing] = [0x28, 0x29];
+/* Signs by their codes. */
+const [space, percentSign, opening, closing, comma, point, slash, zero] = [
+  0x20, 0x25, 0x28, 0x29, 0x2c, 0x2e, 0x2f, 0x30,
+];
+
 // A no-break space too, which cannot be told from others by who copied it from somewhere.
-const isSpace = (code: number): boolean => code === 0x20 || (code >= 0x09 && code <= 0x0d) || code === 0xa0;
+const isSpace = (code: number): boolean => code === space || (code >= 0x09 && code <= 0x0d) || code === 0xa0;
 
 /** Splits at separators outside of parentheses; undefined if the parentheses do not match. ' ' stands for any white space. */
 function split(text: string, separator: ',' | '/' | ' '): string[] | undefined {
@@ -87,20 +100,79 @@ function namedColor(name: string): Rgb | undefined {
 /** A color of three, four, six or eight digits. */
 function hexDigits(digits: string): Rgb | undefined {
   if (!/^(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$/.test(digits)) return undefined;
-  const short = digits.length < 6;
-  const at = (index: number): number =>
-    short ? parseInt(digits[index], 16) / 15 : parseInt(digits.slice(index * 2, index * 2 + 2), 16) / 255;
-  return { rgb: [at(0), at(1), at(2)], alpha: digits.length % 4 === 0 ? at(3) : 1 };
+  const bits = digits.length < 6 ? 4 : 8;
+  const most = (1 << bits) - 1;
+  const all = parseInt(digits, 16);
+  const behind = (count: number): number => ((all >>> (count * bits)) & most) / most;
+  return digits.length % 4 === 0
+    ? { rgb: [behind(3), behind(2), behind(1)], alpha: behind(0) }
+    : { rgb: [behind(2), behind(1), behind(0)], alpha: 1 };
 }
 
 /** `rgb(r, g, b, a)`: all numbers or all percentages; `hsl(h, s, l, a)`: with percent signs. */
 function parseLegacy(name: 'rgb' | 'hsl', written: readonly string[]): Rgb | undefined {
   const parts = written.map((part) => part.trim());
-  const percents = parts.slice(0, 3).map((word) => word.endsWith('%'));
-  const fits = name === 'hsl' ? percents[1] && percents[2] : percents[0] === percents[1] && percents[1] === percents[2];
+  const percents = parts.map((word) => word.endsWith('%'));
   const isCalculated = parts.some((part) => part.includes('('));
-  if (!(fits || isCalculated) || parts.includes('none') || parts.length > 4) return undefined;
+  if (!(fitsLegacy(name, percents) || isCalculated) || parts.includes('none') || parts.length > 4) return undefined;
   return convert(colorFunctions[name], parts.slice(0, 3), parts[3]);
+}
+
+function fitsLegacy(name: string, [first, second, third]: readonly boolean[]): boolean {
+  return name === 'hsl' ? second && third : name === 'rgb' && first === second && second === third;
+}
+
+/** Those that are exact. */
+const powersOfTen = /* @__PURE__ */ Array.from({ length: 23 }, (_, power) => Number(`1e${power}`));
+
+/**
+ * What most colors are: a function of plain numbers, which is read in one pass, as texts of colors that change come by
+ * the thousand a frame. Undefined for all else, which is read word by word.
+ */
+function plainFunction(text: string): Rgb | undefined {
+  const open = text.indexOf('(');
+  if (open === -1) return undefined;
+  const name = plainName(text.slice(0, open));
+  const row = rowOf(colorFunctions, name);
+  if (row === undefined) return undefined;
+  const values: [number, number, number, number] = [0, 0, 0, 1];
+  const percents = [false, false, false, false];
+  let commas = 0;
+  let i = open + 1;
+  const skipSpaces = (): void => {
+    while (text.charCodeAt(i) === space) i++;
+  };
+  for (let n = 0; n < 4; n++) {
+    skipSpaces();
+    const start = i;
+    let number = 0;
+    let pointAt = -1;
+    for (; ; i++) {
+      const digit = text.charCodeAt(i) - zero;
+      if (digit >= 0 && digit <= 9) number = number * 10 + digit;
+      else if (digit === point - zero && pointAt < 0) pointAt = i;
+      else break;
+    }
+    if (i === start || pointAt === i - 1) return undefined;
+    // Up to 15 digits this is the nearest to what is written; beyond, no color shows that the last one is rounded.
+    if (pointAt >= 0) number /= powersOfTen[i - 1 - pointAt];
+    percents[n] = text.charCodeAt(i) === percentSign;
+    if (percents[n]) i++;
+    values[n] = inChannel(number, percents[n] ? '%' : '', n < 3 ? row.channels[n] : alphaChannel);
+    const end = i;
+    skipSpaces();
+    const code = text.charCodeAt(i++);
+    if (code === closing) {
+      if (n < 2 || i < text.length || (commas > 0 && (commas < n || !fitsLegacy(name, percents)))) return undefined;
+      const [first, second, third, alpha] = values;
+      return Number.isNaN(first + second + third) ? undefined : { rgb: row.toRgb([first, second, third]), alpha };
+    }
+    if (code === comma) commas++;
+    // Numbers stand behind spaces, and alpha behind a slash.
+    else if (n < 2 && i > end + 1) i--;
+    else if (n !== 2 || code !== slash) return undefined;
+  }
+  return undefined;
 }
 
 const noNames: ReadonlyMap<string, number> = new Map();
@@ -125,32 +197,11 @@ function namesOf(row: ColorFunction, { rgb, alpha }: Rgb): ReadonlyMap<string, n
   return new Map([...[...row.names].map((name, index): [string, number] => [name, value(index)]), ['alpha', alpha]]);
 }
 
-const powersOfTen = /* @__PURE__ */ Array.from({ length: 16 }, (_, power) => Number(`1e${power}`));
-
-/** What most channels are: digits with a point among them or not, up to a place, read without a pattern. NaN for all else. */
-function plainNumber(word: string, end: number): number {
-  let number = 0;
-  let point = -1;
-  for (let i = 0; i < end; i++) {
-    const digit = word.charCodeAt(i) - 0x30;
-    if (digit >= 0 && digit <= 9) number = number * 10 + digit;
-    else if (digit === -2 && point < 0 && i < end - 1) point = i;
-    else return NaN;
-  }
-  if (end === 0) return NaN;
-  // Up to 15 digits a whole number is exact, and so is a power of ten: their quotient is the nearest to what is written.
-  if (end > 15) return Number(word.slice(0, end));
-  return point < 0 ? number : number / powersOfTen[end - 1 - point];
-}
-
 /** A channel's value, or NaN where it is not one. A missing one (`none`) counts as 0, as CSS paints it. */
 function readChannel(word: string, channel: Channel, names: ReadonlyMap<string, number>): number {
   if (word === 'none') return 0;
-  const isPercent = word.endsWith('%');
-  const plain = plainNumber(word, isPercent ? word.length - 1 : word.length);
-  const value =
-    plain >= 0 ? { value: plain, unit: isPercent ? ('%' as const) : ('' as const) } : quantityOf(word, names);
-  return value === undefined ? NaN : Math.min(channel.max, Math.max(channel.min, inChannel(value, channel)));
+  const quantity = quantityOf(word, names);
+  return quantity === undefined ? NaN : inChannel(quantity.value, quantity.unit, channel);
 }
 
 function quantityOf(word: string, names: ReadonlyMap<string, number>): Quantity | undefined {
@@ -159,11 +210,11 @@ function quantityOf(word: string, names: ReadonlyMap<string, number>): Quantity 
   return named === undefined ? readQuantity(word) : { value: named, unit: '' };
 }
 
-/** A quantity as a channel counts; NaN where its unit does not fit there. */
-function inChannel({ value, unit }: Quantity, { divisor, whole }: Channel): number {
-  if (unit === '') return value / divisor;
-  if ((unit === '%') === (whole === undefined)) return NaN;
-  return unit === '%' ? (value * whole!) / 100 : value;
+/** A quantity as a channel counts, cut to what it can be; NaN where its unit does not fit there. */
+function inChannel(value: number, unit: Quantity['unit'], { divisor, whole, min, max }: Channel): number {
+  if (unit !== '' && (unit === '%') === (whole === undefined)) return NaN;
+  const counted = unit === '' ? value / divisor : unit === '%' ? (value * whole!) / 100 : value;
+  return Math.min(max, Math.max(min, counted));
 }
 
 /** `color-mix(in oklch longer hue, red 30%, blue)`: CSS Color 5, 3. */
@@ -192,6 +243,6 @@ function partOf(text: string, depth: number): { color: Rgb; share: number | unde
   const share = shareAt === -1 ? undefined : readQuantity(words[shareAt])?.value;
   if (words.length !== (shareAt === -1 ? 1 : 2) || (shareAt !== -1 && !(share! >= 0 && share! <= 100)))
     return undefined;
-  const color = parseCssColor(words[shareAt === 0 ? 1 : 0], depth + 1);
+  const color = parseWords(words[shareAt === 0 ? 1 : 0], depth + 1);
   return color && { color, share };
 }
