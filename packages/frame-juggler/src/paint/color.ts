@@ -112,7 +112,7 @@ export function readColor(call: string, option: string, value: unknown): Color {
 }
 
 const packedByText = new Map<string, PackedColor>();
-const cacheLimit = 1 << 14;
+const cacheLimit = 1 << 17;
 
 /** As {@link readColor}, packed, and quick for text that was read before: sketches name the same colors every frame. */
 export function readPacked(call: string, option: string, value: unknown): PackedColor {
