@@ -152,9 +152,13 @@ test('code that is stopped before there is a sketch is told the same', () => {
 
 test.each([
   ['dial.slider is not a function', 'did you mean "number"?'],
+  [
+    'buffer.circle is not a function',
+    'circle is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })',
+  ],
   ['import_frame_juggler.asset.image is not a function', 'did you mean "picture"?'],
   ['(0 , library.dial).tgogle is not a function', 'did you mean "toggle"?'],
-])('a call that dials or assets have not leads to one that they have: %s', (message, hint) => {
+])('a call that is asked of something else leads to where it belongs: %s', (message, hint) => {
   expect(asLoadError(new TypeError(message)).reason).toBe(`TypeError: ${message}; ${hint}`);
 });
 

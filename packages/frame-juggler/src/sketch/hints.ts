@@ -61,6 +61,8 @@ function hintForCall({ message }: TypeError): string | undefined {
   // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
   const [, of, called] = /(?:^|[.\s])(?:(\w+)\)?\.)?(\w+)\)? is not a function/.exec(message) ?? [];
   if (of !== undefined && Object.hasOwn(makers, of)) return suggest(called, makers[of]);
+  if (of !== undefined && of !== 'canvas' && canvasNames.includes(called))
+    return `${called} is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })`;
   return called !== undefined && Object.hasOwn(holders, called)
     ? `expected ${holders[called]} or another of its calls`
     : undefined;

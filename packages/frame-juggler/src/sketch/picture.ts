@@ -1,8 +1,10 @@
 import { Canvas } from '../canvas/canvas.ts';
+import { fail } from '../error.ts';
 import type { Picture } from '../paint/picture.ts';
 import { callable } from '../schema/kind.ts';
 import { rasterize } from '../surfaces/raster/rasterize.ts';
 import { wantFontsAtStart } from '../text/lettering.ts';
+import { assetHint } from './asset-hint.ts';
 import { checkSize } from './sketch.ts';
 
 // A picture of one's own is drawn at once, its texts too: a sketch that imports this starts with the fonts loaded.
@@ -17,6 +19,8 @@ const paintKind = callable<(canvas: Canvas) => void>('a function that draws: (ca
  * @throws SketchError where the size is not one, or `paint` draws something that is not valid
  */
 export function picture(width: number, height: number, paint?: (canvas: Canvas) => void): Picture {
+  if (typeof (width as unknown) === 'string')
+    fail({ call: 'picture', value: width, problem: 'is no width', expected: assetHint(String(width)) });
   checkSize('picture', width, height, 1);
   const canvas = new Canvas({ width, height, density: 1, background: 0, carry: 0 });
   if (paint !== undefined) paintKind.read('picture', 'paint', paint)(canvas);
