@@ -156,6 +156,7 @@ test.each([
     'buffer.circle is not a function',
     'circle is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })',
   ],
+  ['trails.clear is not a function', 'only a Set or a Map has clear, and trails is none'],
   ['import_frame_juggler.asset.image is not a function', 'did you mean "picture"?'],
   ['(0 , library.dial).tgogle is not a function', 'did you mean "toggle"?'],
 ])('a call that is asked of something else leads to where it belongs: %s', (message, hint) => {

@@ -25,7 +25,16 @@ export function hintFor(thrown: unknown, stop?: Stop): string | undefined {
   if (!(thrown instanceof Error)) return undefined;
   const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
   if (name !== undefined) return hintForName(name);
-  return (thrown instanceof TypeError ? hintForType(thrown, stop) : undefined) ?? hintForLanguage(thrown);
+  const hint = (thrown instanceof TypeError ? hintForType(thrown, stop) : undefined) ?? hintForLanguage(thrown);
+  return hint ?? hintForCanvas(thrown);
+}
+
+/** What would be right where the canvas's call was asked of something else, such as a picture. */
+function hintForCanvas({ message }: Error): string | undefined {
+  const [, called] = /\.(\w+) is not a function/.exec(message) ?? [];
+  return canvasNames.includes(called)
+    ? `${called} is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })`
+    : undefined;
 }
 
 function hintForType(thrown: TypeError, stop: Stop | undefined): string | undefined {
@@ -61,8 +70,6 @@ function hintForCall({ message }: TypeError): string | undefined {
   // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
   const [, of, called] = /(?:^|[.\s])(?:(\w+)\)?\.)?(\w+)\)? is not a function/.exec(message) ?? [];
   if (of !== undefined && Object.hasOwn(makers, of)) return suggest(called, makers[of]);
-  if (of !== undefined && of !== 'canvas' && canvasNames.includes(called))
-    return `${called} is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })`;
   return called !== undefined && Object.hasOwn(holders, called)
     ? `expected ${holders[called]} or another of its calls`
     : undefined;
