@@ -146,6 +146,22 @@ describe('a frame in words', () => {
       'Sea below, a crane on the left, a lighthouse on the right, 3 gulls at the top, a teal circle in the middle; 8 things',
     );
   });
+  test('names what bears no label only where there is room, the largest of it', () => {
+    const words = (labels: number): string =>
+      frameInWords(
+        record((canvas) => {
+          canvas.rect({ from: [0, 0], to: [120, 90], fill: 'crimson' });
+          canvas.circle({ at: [60, 45], radius: 4, fill: 'white' });
+          for (let i = 0; i < labels; i++)
+            canvas.circle({ at: [10 + 9 * i, 8], radius: 2, label: `lamp ${'abcdef'[i]}` });
+        }, size),
+      );
+    const lamps =
+      'a lamp a at the top left, a lamp b at the top left, a lamp c at the top left, a lamp d at the top left';
+    expect(words(4)).toBe(`A red rect all over, a white circle in the middle, ${lamps}; 6 things`);
+    expect(words(5)).toBe(`A red rect all over, ${lamps}, a lamp e at the top; 7 things`);
+    expect(words(6)).toMatch(/^A lamp a .* lamp f at the top; 8 things$/);
+  });
   test('says so where nothing is drawn, or nothing can be seen', () => {
     expect(frameInWords(record(() => undefined))).toBe('Nothing is drawn; the background is white');
     expect(frameInWords(record((canvas) => canvas.circle({ at: [300, 0], radius: 5 })))).toBe(

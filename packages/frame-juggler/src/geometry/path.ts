@@ -107,8 +107,9 @@ export function pathBox(path: Path, matrix: Matrix = identity, from = 0, to = pa
         down.cubicTo(path, i);
         break;
       case arc: {
-        // The end of a whole ellipse matters only to what follows it.
-        const ends = Math.abs(path[i + 7]) < 360 || i + commandLength[arc] < to ? arcEnds(path, i) : undefined;
+        // The end of a whole ellipse matters only to what follows it, which is more than to close it.
+        const next = i + commandLength[arc];
+        const ends = Math.abs(path[i + 7]) < 360 || next + commandLength[close] < to ? arcEnds(path, i) : undefined;
         const axes = sinCos(path[i + 5]);
         across.arc(path, i, axes, ends);
         down.arc(path, i, axes, ends);

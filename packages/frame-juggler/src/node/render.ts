@@ -188,7 +188,7 @@ async function checkpointsOf(run: Run, read: Read): Promise<Checkpoints | undefi
 async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void> {
   run.quiet = true;
   try {
-    const [painted, again] = [await run.paint(), await run.paint(true)];
+    const [painted, again] = [await run.paint(), await run.paint()];
     for (const { text } of notesOnFrame(painted, again, run.frame, run.usesInput)) onNote(text);
   } catch (error) {
     // The file is there all the same.

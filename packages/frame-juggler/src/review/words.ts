@@ -14,7 +14,6 @@ const maxNamed = 6;
 /** Something to be seen: what has one name, all of it together. */
 interface Thing {
   readonly name: string;
-  readonly labeled: boolean;
   /** What it is made of: groups that bear the name, and items by themselves. */
   readonly wholes: Set<unknown>;
   box: Box;
@@ -34,17 +33,32 @@ export function frameInWords(frame: Frame, shares?: readonly SeenShare[]): strin
   const total = frame.order.length;
   if (total === 0) return `Nothing is drawn; the background is ${colorInWords(frame.background)}`;
   const canvas = canvasBox(frame);
-  const things = thingsOf(frame, canvas, shares);
+  const isLabeled = labelsOf(frame);
+  const things = thingsOf(frame, canvas, shares, isLabeled);
+  // A sequence has such a sentence for every frame, and most items bear no label: they are looked at where there is room.
+  if (things.length < maxNamed)
+    things.push(...thingsOf(frame, canvas, shares, (place) => !isLabeled(place)).slice(0, maxNamed - things.length));
   if (things.length === 0) return `Nothing can be seen; ${total === 1 ? '1 thing is' : `${total} things are`} drawn`;
-  const named = [...things]
-    .sort((one, other) => Number(other.labeled) - Number(one.labeled) || other.weight - one.weight)
-    .slice(0, maxNamed)
-    .sort((one, other) => one.at - other.at);
+  const named = things.slice(0, maxNamed).sort((one, other) => one.at - other.at);
   const text = named.map((thing) => `${withCount(thing)} ${placeInWords(thing.box, canvas)}`).join(', ');
   return `${text[0].toUpperCase()}${text.slice(1)}; ${total === 1 ? '1 thing' : `${total} things`}`;
 }
 
-function thingsOf(frame: Frame, canvas: Box, shares: readonly SeenShare[] | undefined): Thing[] {
+/** Tells of an item whether it or a group about it has a label. */
+function labelsOf({ columns, groups }: Frame): (place: number) => boolean {
+  const labeled: boolean[] = [];
+  // A group comes after those about it.
+  for (const { label, parent } of groups) labeled.push(label !== undefined || (parent > 0 && labeled[parent - 1]));
+  return (place) => columns.label[place] > 0 || (columns.group[place] > 0 && labeled[columns.group[place] - 1]);
+}
+
+/** What is to be seen of some of the items, the largest first. */
+function thingsOf(
+  frame: Frame,
+  canvas: Box,
+  shares: readonly SeenShare[] | undefined,
+  counts: (place: number) => boolean,
+): Thing[] {
   const area = (canvas.right - canvas.left) * (canvas.bottom - canvas.top);
   const things = new Map<string, Thing>();
   const add = (item: Item, at: number): void => {
@@ -57,17 +71,20 @@ function thingsOf(frame: Frame, canvas: Box, shares: readonly SeenShare[] | unde
     const name = label ?? ownName(item);
     const known = things.get(name);
     if (known === undefined) {
-      things.set(name, { name, labeled: label !== undefined, wholes: new Set([whole ?? at]), box, weight, at });
+      things.set(name, { name, wholes: new Set([whole ?? at]), box, weight, at });
       return;
     }
     known.box = unite(known.box, box);
     known.weight += weight;
     known.wholes.add(whole ?? at);
   };
-  let at = 0;
-  const visitor = { enter: () => undefined, leave: () => undefined, item: (item: Item) => add(item, at++) };
-  new FrameReader(frame).walk(frame.order, visitor, () => false);
-  return [...things.values()];
+  const ats: number[] = [];
+  frame.order.forEach((place, at) => counts(place) && ats.push(at));
+  const order = ats.map((at) => frame.order[at]);
+  let next = 0;
+  const visitor = { enter: () => undefined, leave: () => undefined, item: (item: Item) => add(item, ats[next++]) };
+  new FrameReader(frame).walk(order, visitor, () => false);
+  return [...things.values()].sort((one, other) => other.weight - one.weight);
 }
 
 /** What an item without a label is called. */
