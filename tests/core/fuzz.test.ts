@@ -1,9 +1,10 @@
 import { beforeAll, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { loadFonts, rasterize } from '../../packages/frame-juggler/src/index.ts';
+import { linearGradient, loadFonts, rasterize } from '../../packages/frame-juggler/src/index.ts';
 import { countedFrom } from '../../packages/frame-juggler/src/frame/near-zero.ts';
 import { multiply, translation } from '../../packages/frame-juggler/src/geometry/matrix.ts';
 import { RasterSurface } from '../../packages/frame-juggler/src/surfaces/raster/surface.ts';
+import { record } from '../helpers.ts';
 import { ordinarySketches, randomSketches, recorded } from '../fixtures/random-sketch.ts';
 
 /*
@@ -45,6 +46,47 @@ test('a frame that is drawn in bands of rows has the pixels of the whole', () =>
     { numRuns: Math.min(runs, 1000) },
   );
 }, 600_000);
+
+test('what lies below something that hides it may be left out: items at once have the pixels of one after the other', () => {
+  // Wide enough that bands of 54 rows are painted one after the other; what hides one may end within its last row.
+  const [width, height] = [1200, 160];
+  const near = fc.constantFrom(-9, 0, 0.4, 53.5, 54, 107.6, 108, 108.3, 159.5, 160);
+  const edge = fc.oneof(near, near, fc.double({ min: -20, max: 180, noNaN: true }));
+  const little = fc.constantFrom(0, 1 / 2048, 1 / 300, 0.5, -3);
+  const side = fc.oneof(little, little, fc.integer({ min: 0, max: 300 }));
+  const item = fc.record({ top: edge, bottom: edge, left: side, right: side, fill: fc.nat(4), blend: fc.nat(9) });
+  const fills = [
+    'black',
+    'oklch(0.7 0.1 30)',
+    'rgb(200 90 20 / 0.5)',
+    linearGradient({ from: [0, 0], to: [width, height], stops: ['white', 'navy'] }),
+    linearGradient({ from: [0, 0], to: [width, 0], stops: ['white', 'transparent'] }),
+  ];
+  const atOnce = new RasterSurface();
+  const inTurn = new RasterSurface();
+  fc.assert(
+    fc.property(fc.array(item, { maxLength: 12 }), (items) => {
+      const frame = record(
+        (canvas) => {
+          for (const { top, bottom, left, right, fill, blend } of items)
+            canvas.rect({
+              from: [left, top],
+              to: [width - right, bottom],
+              fill: fills[fill],
+              blend: blend === 0 ? 'multiply' : 'normal',
+            });
+        },
+        { width, height },
+      );
+      atOnce.draw(frame);
+      inTurn.reset();
+      inTurn.draw({ ...frame, order: new Uint32Array(0) });
+      for (const place of frame.order) inTurn.draw({ ...frame, order: Uint32Array.of(place), carry: 1 });
+      expect(Buffer.compare(atOnce.premultiplied, inTurn.premultiplied)).toBe(0);
+    }),
+    { numRuns: 300 },
+  );
+});
 
 test('a frame in coordinates counted from elsewhere is the same picture', () => {
   const place = fc.integer({ min: -300, max: 300 });

@@ -8,7 +8,8 @@ import { Brush, useBrush } from './spans.ts';
 
 /*
  * What is to be painted on a layer is listed first, and painted in bands of rows: what of the layer a band holds stays
- * in the processor's cache while all that touches it is painted, in the order of the list.
+ * in the processor's cache while all that touches it is painted, in the order of the list. What lies below something that
+ * hides all of a band is left out of it.
  */
 
 /** The outlines of all that is listed. */
@@ -21,6 +22,8 @@ let shapes: usize = 0;
 let brushes: usize = 0;
 let count: i32 = 0;
 let room: i32 = 0;
+/** The last of the list that hides all below it in whole rows; -1 for none. */
+let hider: i32 = -1;
 /** The layer that all of the list is painted on, and the rows that it reaches. */
 let target: i32 = 0;
 let top: i32 = 0;
@@ -38,8 +41,7 @@ let isUnfilled: bool = false;
 
 /** Makes the first layer even: each band of it just before it is painted on, while it is in the cache. */
 export function clear(color: u32): void {
-  count = 0;
-  outlines.clear();
+  forget();
   background = pixelOf(color, 255);
   isUnfilled = true;
 }
@@ -62,12 +64,16 @@ export function list(firstSubpath: i32, evenOdd: bool, isPlain: bool, isRing: bo
     shapes = grow(shapes, room * shapeBytes);
     brushes = grow(brushes, room * brushBytes);
   }
-  const shape = changetype<Shape>(shapes + count * shapeBytes);
+  const shape = shapeAt(count);
   if (!shape.take(outlines, firstSubpath, evenOdd, isPlain, isRing, origin)) return outlines.cut(firstSubpath);
   memory.copy(brushes + count * brushBytes, changetype<usize>(brush), brushBytes);
   top = count === 0 ? shape.top : min(top, shape.top);
   bottom = count === 0 ? shape.bottom : max(bottom, shape.bottom);
   layerOf(target).touch(shape.left, shape.top, shape.right, shape.bottom);
+  if (shape.wholeTo > shape.wholeFrom && brush.hides) {
+    shape.hiderBefore = hider;
+    hider = count;
+  }
   count++;
   if (count === maxShapes || outlines.count > maxPoints) paintList();
 }
@@ -85,14 +91,32 @@ export function paintList(): void {
   const rows = max(16, bandPixels / width);
   for (let y = top; y < bottom; y += rows) {
     const end = min(bottom, y + rows);
-    if (fillsBands) fillRows(y, end);
-    for (let i = 0; i < count; i++) {
-      const shape = changetype<Shape>(shapes + i * shapeBytes);
+    const first = hiderOf(y, end);
+    if (fillsBands && first < 0) fillRows(y, end);
+    for (let i = max(first, 0); i < count; i++) {
+      const shape = shapeAt(i);
       if (shape.top >= end || shape.bottom <= y) continue;
       useBrush(layerOf(target), changetype<Brush>(brushes + i * brushBytes));
       paintInside(shape, outlines, y, end);
     }
   }
+  forget();
+}
+
+function forget(): void {
   count = 0;
+  hider = -1;
   outlines.clear();
+}
+
+@inline
+function shapeAt(place: i32): Shape {
+  return changetype<Shape>(shapes + place * shapeBytes);
+}
+
+/** The last of the list that hides all of some rows below it; -1 for none. */
+function hiderOf(from: i32, end: i32): i32 {
+  let place = hider;
+  while (place >= 0 && (shapeAt(place).wholeFrom > from || shapeAt(place).wholeTo < end)) place = shapeAt(place).hiderBefore;
+  return place;
 }

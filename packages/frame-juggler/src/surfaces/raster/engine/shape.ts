@@ -13,6 +13,9 @@ const maxCorners: i32 = 6;
 /** Across more pixels than this a place in a row is not told exactly enough by a short number. */
 const tooWide: f64 = 16384;
 
+/** A pixel that lacks no more than this on either side counts as wholly covered: 255 times what is left is rounded up. */
+const slit: f64 = 1 / 1024;
+
 /* Outlines are of any area; of what a pen covers, all of which winds the same way; or of letters. */
 export const area: i32 = 0;
 export const pen: i32 = 1;
@@ -41,6 +44,11 @@ export class Shape {
   /** The last two sides are not included. */
   right: i32 = 0;
   bottom: i32 = 0;
+  /** From which row on, and up to which, it wholly covers the canvas from side to side. */
+  wholeFrom: i32 = 0;
+  wholeTo: i32 = 0;
+  /** Where in the list the last shape before it stands that hides whole rows; -1 for none. */
+  hiderBefore: i32 = -1;
 
   /**
    * Takes the outlines from a subpath on to the last: rounds their points, drops subpaths that are not finite, and finds
@@ -75,6 +83,9 @@ export class Shape {
     this.bottom = <i32>Math.ceil(between(firstRow, maxY, endRow));
     this.mayBeCut = minX < 0 || maxX > <f64>width || minY < -far || maxY > far;
     this.isRectangle = isRectangle(lines, firstSubpath);
+    const isAcross = this.isRectangle && minX <= slit && maxX >= <f64>width - slit;
+    this.wholeFrom = isAcross ? <i32>Math.ceil(between(firstRow, minY, endRow)) : 0;
+    this.wholeTo = isAcross ? <i32>Math.floor(between(firstRow, maxY, endRow)) : 0;
     this.origin = origin;
     const subpaths = lines.subpaths - firstSubpath;
     const hasFewCorners = subpaths === 1 && lines.count - this.firstPoint <= maxCorners && maxX - minX < tooWide;

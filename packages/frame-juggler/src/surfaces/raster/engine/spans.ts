@@ -70,6 +70,12 @@ export class Brush {
   get record(): usize {
     return changetype<usize>(this) + offsetof<Brush>('r0');
   }
+
+  /** Whether nothing that is painted over shows through. */
+  get hides(): bool {
+    if (this.mode !== 0) return false;
+    return this.isShaded ? this.opacity === 255 && isOpaque(this.record) : this.color >> 24 === 255;
+  }
 }
 
 const recordBytes: i32 = 15 * 8;
