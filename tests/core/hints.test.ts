@@ -87,6 +87,7 @@ test.each<[string, (canvas: Loose, moment: Loose) => unknown, string]>([
   ['the style of a shape', ({ circle }) => Object.assign(circle, { lineWidth: 2 }), `${between} stroke })`],
   ['the size of a picture', () => Object.assign(picture(4, 4, () => undefined), { width: 8 }), 'the size that it is drawn in is an option: canvas.picture(picture, { at: [100, 80], size: [60, 40] })'],
   ['a number that is called', (_, moment) => (moment.frame as () => void)(), 'frame is no call: leave its parentheses out'],
+  ['a part of the pointer that is called', (_, { pointer }) => (pointer as unknown as { down: () => void }).down(), 'pointer.down is no call: leave its parentheses out'],
   ['a size that is called', (canvas) => (canvas as Record<string, () => void>).width(), 'width is no call: leave its parentheses out'],
 ])('%s cannot be set or called, and the reason says what to do', async (_, paint, hint) => {
   const [error, ...told] = (await reasonOf(paint as never)).split('; ');
@@ -157,6 +158,8 @@ test.each([
     'circle is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })',
   ],
   ['trails.clear is not a function', 'only a Set or a Map has clear, and trails is none'],
+  ['shade.lighten is not a function', "with a color, write colorMix(color, 'white', 0.2)"],
+  ['this.map.getPixel is not a function', 'with a picture, write picture.colorAt(x, y)'],
   ['import_frame_juggler.asset.image is not a function', 'did you mean "picture"?'],
   ['(0 , library.dial).tgogle is not a function', 'did you mean "toggle"?'],
 ])('a call that is asked of something else leads to where it belongs: %s', (message, hint) => {
@@ -218,6 +221,7 @@ describe('asLoadError', () => {
     ['lerp', 'did you mean "mix"?'],
     ['toRadians', 'did you mean "degrees * Math.PI / 180, or polar({ angle, distance })"?'],
     ['loadFont', 'did you mean "asset.font"?'],
+    ['vec2', 'a point is a list of two numbers: [120, 80]'],
   ])('what is elsewhere, or called otherwise, is led to: %s', (name, hint) => {
     const message = `The requested module 'frame-juggler' does not provide an export named '${name}'`;
     expect(asked(message)).toBe(`frame-juggler exports no ${name}; ${hint}`);

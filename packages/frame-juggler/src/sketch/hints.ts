@@ -1,6 +1,6 @@
 import { colorNames } from '../paint/color-names.ts';
 import { isThrownByHost } from '../source-line.ts';
-import { kinOf, nearest, suggest } from '../suggest.ts';
+import { kinOf, nearest, suggest, type Kin } from '../suggest.ts';
 import { assetHint } from './asset-hint.ts';
 import { hintForLanguage } from './language-hints.ts';
 import { canvasNames, exportKin, libraryNames, momentNames } from './library-names.ts';
@@ -26,7 +26,34 @@ export function hintFor(thrown: unknown, stop?: Stop): string | undefined {
   const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
   if (name !== undefined) return hintForName(name);
   const hint = (thrown instanceof TypeError ? hintForType(thrown, stop) : undefined) ?? hintForLanguage(thrown);
-  return hint ?? hintForCanvas(thrown);
+  return hint ?? hintForCanvas(thrown) ?? hintForThing(thrown);
+}
+
+/** What is asked of things that sketches make, in words of the trade; behind each what to write. */
+const asked: Kin = {
+  color: {
+    "colorMix(color, 'white', 0.2)": 'lighten lighter brighten brighter tint',
+    "colorMix(color, 'black', 0.2)": 'darken darker shade',
+    "colorMix(color, 'transparent', 0.5)": 'alpha withAlpha setAlpha fade',
+    'colorMix(color, other, 0.5)': 'mix',
+    'String(color)': 'hex toHex css toCss',
+  },
+  picture: {
+    'picture.colorAt(x, y)': 'color colourAt pixel pixelAt getPixel getColor',
+    'picture.setColorAt(x, y, color)': 'setPixel setColor setColourAt',
+    'canvas.picture(picture, { at, size })': 'resize',
+  },
+};
+
+/** What would be right where something may have been asked of a color or a picture that those do not have. */
+function hintForThing({ message }: Error): string | undefined {
+  const [, called] = /\.(\w+) is not a function/.exec(message) ?? [];
+  if (called === undefined) return undefined;
+  for (const thing of Object.keys(asked)) {
+    const written = kinOf(called, [thing], asked);
+    if (written !== undefined) return `with a ${thing}, write ${written}`;
+  }
+  return undefined;
 }
 
 /** What would be right where the canvas's call was asked of something else, such as a picture. */
@@ -79,6 +106,8 @@ function hintForCall({ message }: TypeError): string | undefined {
 function hintForValue({ message }: TypeError, { sketch }: Stop): string | undefined {
   const named = (pattern: RegExp): string => pattern.exec(message)?.[1] ?? '';
   const called = named(/(?:^|\.)(\w+) is not a function/);
+  const ofPointer = named(/(?:^|\.)pointer\.(x|y|inside|down|justPressed|justReleased) is not a function/);
+  if (ofPointer !== '') return `pointer.${ofPointer} is no call: leave its parentheses out`;
   if (called !== 'noise' && momentNames.includes(called)) return `${called} is no call: leave its parentheses out`;
   // Of all that sketches are handed, the canvas alone has getters for its size.
   if (/(?:Cannot set|setting getter-only) property ["]?(?:width|height)\b/.test(message))
@@ -149,6 +178,7 @@ function hintForName(name: string): string {
 
 /** What would be right where a name is imported that the library does not export. */
 export function hintForImport(name: string): string {
+  if (/^(?:point|vec|vector)[23]?$/i.test(name)) return 'a point is a list of two numbers: [120, 80]';
   const known = ownerOf(name);
   if (known !== undefined) return known;
   const near = kinOf(name, momentNames) ?? kinOf(name, momentNames, exportKin);
