@@ -1,16 +1,4 @@
-import {
-  defineSketch,
-  dial,
-  hsl,
-  linearGradient,
-  picture,
-  polar,
-  rgb,
-  swing,
-  wrap,
-  type Canvas,
-  type Sketch,
-} from 'frame-juggler';
+import { defineSketch, dial, hsl, linearGradient, picture, polar, rgb, swing, wrap, type Sketch } from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 /*
@@ -26,8 +14,7 @@ interface Pair {
   readonly cured: Sketch;
 }
 
-/** A canvas that outlives its frame, a variable that outlives its run: what a file's own variables do. */
-let kept: Canvas | undefined;
+/** A variable that outlives its run: what a file's own variables do. */
 const places = { painted: 0, stepped: 0 };
 const stamp = picture(8, 8, (c) => c.circle({ at: [4, 4], radius: 3, fill: buoy }));
 const poster = picture(160, 160, (c) => c.circle({ at: [80, 80], radius: 60, fill: buoy }));
@@ -424,23 +411,6 @@ export const mistakes: Readonly<Record<string, Pair>> = {
           canvas.resetTransform();
           canvas.circle({ at: [40, 40], radius: 20, fill: lamp });
         });
-      },
-    }),
-  },
-  'kept-canvas': {
-    mistake: defineSketch({
-      canvas,
-      paint(canvas, { seconds }) {
-        kept ??= canvas;
-        if (seconds > 0) kept.circle({ at: [160, 90], radius: 20, fill: buoy }); // ←
-        canvas.circle({ at: [160 + 60 * seconds, 90], radius: 20, fill: lamp });
-      },
-    }),
-    cured: defineSketch({
-      canvas,
-      paint(canvas, { seconds }) {
-        canvas.circle({ at: [160, 90], radius: 20, fill: buoy });
-        canvas.circle({ at: [160 + 60 * seconds, 90], radius: 20, fill: lamp });
       },
     }),
   },

@@ -36,7 +36,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'channels clock degrees flashing frame-bound gone growing hues kept-canvas milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
+  'channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {

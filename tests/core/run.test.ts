@@ -7,6 +7,7 @@ import {
   asset,
   renderPicture,
   rgb,
+  type Canvas,
   type Moment,
   type RunCall,
 } from '../../packages/frame-juggler/src/index.ts';
@@ -127,6 +128,23 @@ describe('a run', () => {
       }),
     );
     await expect(run.goTo(1)).rejects.toThrow(/^TypeError: no tide today \(run\.test\.ts:\d+:\d+, frame 1\)$/);
+  });
+
+  test('what is drawn once its frame is painted, on a canvas that was kept, is an error and not lost', async () => {
+    let kept: Canvas | undefined;
+    const run = new Run(
+      defineSketch({
+        step: () => kept?.circle({ at: [9, 9], radius: 4 }),
+        paint(canvas) {
+          kept = canvas;
+        },
+      }),
+    );
+    await run.goTo(0);
+    await run.paint();
+    await expect(run.goTo(1)).rejects.toThrow(
+      /^circle: comes too late: its frame is painted; draw while paint is running, not in step or after a while \(.*frame 1\)$/,
+    );
   });
 
   test('a paint or a step that is async is an error, as it would come too late', async () => {

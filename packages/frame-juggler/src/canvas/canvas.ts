@@ -21,7 +21,7 @@ import { tiltPlane, transformPlane, type Plane } from '../geometry/space.ts';
 import { pack, readColor, type ColorLike, type PackedColor } from '../paint/color.ts';
 import type { PictureFill } from '../paint/paint.ts';
 import { readPicture, type Picture } from '../paint/picture.ts';
-import { callable, convertedLater, degrees, finite, name } from '../schema/kind.ts';
+import { callable, convertedLater, degrees, finite, name, refusePromise } from '../schema/kind.ts';
 import {
   bothOf,
   factors,
@@ -192,6 +192,8 @@ export class Canvas {
   private order: number[] = [];
   private backdrop: PackedColor;
   private carry: number;
+  /** Whether its frame was taken: what a sketch draws later, as on a canvas that it kept, would be lost. */
+  private isPainted = false;
   private readonly surroundings: Surroundings;
   /** Finds the sketch's line; whoever has found it already says so, as a stack trace takes long. @internal */
   lineOf: (call: string) => SourceLine | undefined = (call) =>
@@ -398,7 +400,7 @@ export class Canvas {
     this.savedBefore = this.stack.length;
     try {
       this.enter(options);
-      paint(this);
+      refusePromise(paint(this), 'group', 'group', 'body');
     } finally {
       this.stack.length = Math.min(this.stack.length, this.savedBefore);
       this.savedBefore = savedBefore;
@@ -428,6 +430,7 @@ export class Canvas {
     const { backdrop: background, carry } = this;
     const openSaves = this.stack.length;
     const head = { width, height, density, view: view?.matrix ?? identity, background, carry, openSaves, lacking };
+    this.isPainted = true;
     return this.recording.writer.finish(head, this.order);
   }
 
@@ -489,7 +492,7 @@ export class Canvas {
   private region(clip: (region: Canvas) => void): readonly number[] {
     const region = new Canvas(this.setup, this.recording);
     region.plane = this.plane;
-    clip(region);
+    refusePromise(clip(region), 'group', 'group', 'clip');
     return region.order;
   }
 
@@ -557,6 +560,12 @@ export class Canvas {
     look: Style,
     picture?: PictureFill,
   ): number {
+    if (this.isPainted)
+      fail({
+        call,
+        problem: 'comes too late: its frame is painted',
+        expected: 'draw while paint is running, not in step or after a while',
+      });
     const { writer } = this.recording;
     const { label, layer = this.layerInForce } = options;
     const own = ownTransform(options, outline, writer.path, start, this.surroundings);

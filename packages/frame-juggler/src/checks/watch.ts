@@ -72,8 +72,6 @@ export class Noted {
   readonly asked = new Set<string>();
   /** The names of the dials and files that it has taken. */
   readonly taken = new Set<string>();
-  /** Lines that used a canvas whose frame was over. */
-  readonly late: (SourceLine | undefined)[] = [];
   /** The labels that `pointer.over` was asked for, each with a line. */
   readonly labels = new Map<string, SourceLine | undefined>();
   /** Streams of chance that were begun more than once within one call of the sketch, with their lines. */
@@ -107,18 +105,15 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
         return next;
       }),
     paint: takingAsMuch(sketch.paint, (canvas, moment, state) => {
-      const stage = { over: false };
       const before = noted.log && valuesOf(state);
-      try {
-        throughEngine(noted, () =>
-          sketch.paint(watchedCanvas(canvas, noted, stage), watchedMoment(moment, noted), state),
-        );
-      } finally {
-        stage.over = true;
-      }
+      const result: unknown = throughEngine(noted, () =>
+        sketch.paint(watchedCanvas(canvas, noted), watchedMoment(moment, noted), state),
+      );
       const after = before && valuesOf(state);
       noted.changed ??= firstChange(before?.values, after?.values);
       noted.written ??= firstChange(before?.pictures, after?.pictures);
+      // Of one that is async there is a promise, which the run refuses.
+      return result as void;
     }),
   });
 }
@@ -172,17 +167,9 @@ function watchedPointer(pointer: Pointer, noted: Noted): Pointer {
   });
 }
 
-function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boolean }): Canvas {
+function watchedCanvas(canvas: Canvas, noted: Noted): Canvas {
   const { log } = noted;
-  if (log === undefined)
-    return new Proxy(canvas, {
-      get(target, name) {
-        const value: unknown = Reflect.get(target, name, target);
-        if (typeof value !== 'function') return value;
-        if (stage.over) noted.late.push(sketchLine());
-        return value.bind(target) as unknown;
-      },
-    });
+  if (log === undefined) return canvas;
   let line: SourceLine | undefined;
   canvas.lineOf = () => line;
   return new Proxy(canvas, {
@@ -190,7 +177,6 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
       const value: unknown = Reflect.get(target, name, target);
       if (typeof value !== 'function') return value;
       const named = { name: String(name), line: sketchLine() };
-      if (stage.over) noted.late.push(named.line);
       log.uncalled.add(named);
       return (...given: unknown[]): unknown => {
         log.uncalled.delete(named);
@@ -225,11 +211,11 @@ function watchedCanvas(canvas: Canvas, noted: Noted, stage: { readonly over: boo
   });
 }
 
-function within(log: PaintLog, body: () => void): void {
+function within<Result>(log: PaintLog, body: () => Result): Result {
   enter(log);
   const saves = log.saves.length;
   try {
-    body();
+    return body();
   } finally {
     // A state that was saved in a group and not restored ends with the group.
     while (log.saves.length > saves) {

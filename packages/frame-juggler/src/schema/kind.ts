@@ -151,6 +151,22 @@ export function callable<Value>(words = 'a function'): Kind<Value> {
   return kindOf(words, (value) => typeof value === 'function', 'is not a function');
 }
 
+/**
+ * Refuses what an async function gave back: most of what it does comes after that which it was called for.
+ * @param over what would be over by then
+ * @throws SketchError
+ */
+export function refusePromise(result: unknown, call: string, over: string, option?: string): void {
+  if (!(result instanceof Promise)) return;
+  result.catch(() => undefined);
+  fail({
+    call,
+    option,
+    problem: `is async, so the ${over} would be over before it is`,
+    expected: 'do what takes its time in start, or load files as assets',
+  });
+}
+
 /** One word of a fixed set. */
 /* @__NO_SIDE_EFFECTS__ */
 export function oneOf<const Word extends string>(...words: readonly Word[]): Kind<Word> {

@@ -1,7 +1,7 @@
 import { Canvas } from '../canvas/canvas.ts';
 import { fail } from '../error.ts';
 import type { Picture } from '../paint/picture.ts';
-import { callable } from '../schema/kind.ts';
+import { callable, refusePromise } from '../schema/kind.ts';
 import { rasterize } from '../surfaces/raster/rasterize.ts';
 import { wantFontsAtStart } from '../text/lettering.ts';
 import { assetHint } from './asset-hint.ts';
@@ -23,6 +23,7 @@ export function picture(width: number, height: number, paint?: (canvas: Canvas) 
     fail({ call: 'picture', value: width, problem: 'is no width', expected: assetHint(String(width)) });
   checkSize('picture', width, height, 1);
   const canvas = new Canvas({ width, height, density: 1, background: 0, carry: 0 });
-  if (paint !== undefined) paintKind.read('picture', 'paint', paint)(canvas);
+  if (paint !== undefined)
+    refusePromise(paintKind.read('picture', 'paint', paint)(canvas), 'picture', 'picture', 'paint');
   return rasterize(canvas.finish());
 }

@@ -6,7 +6,7 @@ import { asSketchError, fail, show, SketchError } from '../error.ts';
 import type { Frame } from '../frame/frame.ts';
 import { onlyKnown, orElse } from '../known-names.ts';
 import type { HitTester } from '../review/hit.ts';
-import { callable, kindOf, length, positive, whole } from '../schema/kind.ts';
+import { callable, kindOf, length, positive, refusePromise, whole } from '../schema/kind.ts';
 import { givenBy } from '../schema/given.ts';
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
 import { loadLetteringAtStart } from '../text/lettering.ts';
@@ -556,14 +556,7 @@ export class Run {
     const frame = Math.max(0, this.at);
     const made = this.quiet ? () => quietly(call) : call;
     const result = limit === undefined ? made() : limit(made, { sketch: this.sketch, frame, name });
-    if ((name === 'step' || name === 'paint') && result instanceof Promise) {
-      result.catch(() => undefined);
-      fail({
-        call: name,
-        problem: 'is async, so its frame would be over before it is',
-        expected: 'do what takes its time in start, or load files as assets',
-      });
-    }
+    if (name === 'step' || name === 'paint') refusePromise(result, name, 'frame');
     return result;
   }
 

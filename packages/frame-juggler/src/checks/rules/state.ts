@@ -1,5 +1,5 @@
 import type { SourceLine } from '../../source-line.ts';
-import { placeOf, waitsForInput, type Detail, type Evidence, type Sighting } from '../evidence.ts';
+import { placeOf, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf, type NotedCall } from '../watch.ts';
 
@@ -256,15 +256,4 @@ const uncalled: Rule = {
     ),
 };
 
-const keptCanvas: Rule = {
-  name: 'kept-canvas',
-  title: 'A canvas that is used after its frame',
-  why: 'Each frame has its own canvas; what is drawn on an old one never shows.',
-  cure: 'Draw inside paint, on the canvas it is given, and pass that to functions as an argument.',
-  find: ({ noted }: Evidence) =>
-    noted.late
-      .slice(0, 1)
-      .map((line) => ({ line, frame: undefined, text: 'a canvas is drawn on whose frame is over' })),
-};
-
-export const stateRules: readonly Rule[] = [unusedStyle, unusedTransform, leak, openSave, uncalled, keptCanvas];
+export const stateRules: readonly Rule[] = [unusedStyle, unusedTransform, leak, openSave, uncalled];
