@@ -23,6 +23,10 @@ const folder = temporaryFolder({
   'open.ts': sketch("import http from 'node:http';\nsetInterval(() => {}, 1000); http.createServer().listen(0);"),
   'late.ts': sketch("setTimeout(() => { throw new Error('late squall'); }, 200);"),
   'unheard.ts': sketch('', "start() { void Promise.reject(new Error('unheard')); },"),
+  'drawn-late.ts': sketch('let kept: any;\nsetInterval(() => kept?.dot({ at: [1, 1] }), 50);').replace(
+    'canvas.circle',
+    '(kept = canvas).circle',
+  ),
   'exits.ts': sketch('', 'start() { process.exit(0); },'),
   'squall.ts': sketch('', "step(_, { frame }) { if (frame === 9) throw new Error('squall'); },"),
   'far.ts': sketch(tells, 'duration: 1e9, step(state) { return state; },'),
@@ -69,6 +73,10 @@ describe('a sketch that does not come back', () => {
   test.each([
     ['late.ts', /^juggle: Error: late squall \(late\.ts:2:\d+\)/],
     ['unheard.ts', /^juggle: Error: unheard \(unheard\.ts:3:\d+\)/],
+    [
+      'drawn-late.ts',
+      /^juggle: dot: comes too late: its frame is painted; draw while paint is running, not in step or after a while \(drawn-late\.ts:3:\d+\)$/,
+    ],
     ['exits.ts', /^juggle: exits\.ts ended the work by itself, with exit code 0; leave process\.exit out of a sketch/],
   ])('%s: what it does beside its frames is one message', async (file, message) => {
     const { code, err } = await juggle(folder.path, 'render', file, '-o', 'all.gif', '--frames', '0..9000', '-q');

@@ -131,6 +131,9 @@ describe('juggle play', () => {
     await until(failure, /lamp\.ts:12/);
     expect(await color()).toBe(green);
 
+    save(sketch('#ff0000', 'setTimeout(() => canvas.dot({ at: [1, 1] }));'));
+    await until(failure, /^lamp\.ts, line 12dot: comes too late: its frame is painted/);
+
     save(sketch('#0000ff'));
     await until(color, blue);
     expect(await failure()).toBe('');

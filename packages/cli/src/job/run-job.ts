@@ -92,7 +92,7 @@ export async function runJob<Name extends JobName>(
     });
     worker.once('error', (error) => {
       const isFull = 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY';
-      fail(isFull ? outOfMemory(title || request.file, calls.current) : ({ asSketchError }) => asSketchError(error));
+      fail(isFull ? outOfMemory(title || request.file, calls.current) : uncaught(error));
     });
     worker.once('exit', (code) => fail(endedItself(request.file, code)));
 
@@ -169,6 +169,12 @@ function outOfMemory(what: string, call: SketchCall | undefined): Fault {
       problem: `${what} used up all memory${where}`,
       expected: 'look for a loop that never ends, or a list that grows from frame to frame',
     });
+}
+
+/** What a sketch threw when none of its calls was running, as in a timer. One of ours lost its kind between threads. */
+function uncaught(error: Error): Fault {
+  return ({ asSketchError, SketchError }) =>
+    error.name === 'SketchError' ? new SketchError({ problem: error.message }) : asSketchError(error);
 }
 
 function endedItself(file: string, code: number): Fault {

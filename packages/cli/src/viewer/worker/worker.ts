@@ -88,6 +88,14 @@ scope.onmessage = ({ data }) => {
   if (data.type === 'open' || playback !== undefined) handle(data);
   else waiting.push(data);
 };
+/** What a sketch throws while none of its calls is running, as in a timer: playing on would hide it. */
+function uncaught(event: Event, thrown: unknown): void {
+  event.preventDefault();
+  playback?.pause();
+  failed(asSketchError(thrown));
+}
+self.addEventListener('error', (event) => uncaught(event, event.error ?? event.message));
+self.addEventListener('unhandledrejection', (event) => uncaught(event, event.reason));
 tell({ type: 'ready' });
 // One that waits for the next save has the time to load what is heavy.
 const idle = setTimeout(() => void loadFonts(), 500);
