@@ -75,7 +75,7 @@ describe('a sketch that does not come back', () => {
     ['unheard.ts', /^juggle: Error: unheard \(unheard\.ts:3:\d+\)/],
     [
       'drawn-late.ts',
-      /^juggle: dot: comes too late: its frame is painted; draw while paint is running, not in step or after a while \(drawn-late\.ts:3:\d+\)/,
+      /^juggle: dot: comes too late: its frame is painted; draw while paint is running, on the canvas that it is given \(drawn-late\.ts:3:\d+\)/,
     ],
     ['exits.ts', /^juggle: exits\.ts ended the work by itself, with exit code 0; leave process\.exit out of a sketch/],
   ])('%s: what it does beside its frames is one message', async (file, message) => {

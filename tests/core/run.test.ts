@@ -143,7 +143,7 @@ describe('a run', () => {
     await run.goTo(0);
     await run.paint();
     await expect(run.goTo(1)).rejects.toThrow(
-      /^circle: comes too late: its frame is painted; draw while paint is running, not in step or after a while \(.*frame 1\)$/,
+      /^circle: comes too late: its frame is painted; draw while paint is running, on the canvas that it is given \(.*frame 1\)$/,
     );
   });
 

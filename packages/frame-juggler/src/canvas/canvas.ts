@@ -564,7 +564,7 @@ export class Canvas {
       fail({
         call,
         problem: 'comes too late: its frame is painted',
-        expected: 'draw while paint is running, not in step or after a while',
+        expected: 'draw while paint is running, on the canvas that it is given',
       });
     const { writer } = this.recording;
     const { label, layer = this.layerInForce } = options;
