@@ -390,7 +390,7 @@ export class Canvas {
   }
 
   /**
-   * Paints with transforms and style of its own; afterwards both are as before, whatever `paint` does or throws. `paint` is handed the canvas once more. A label names the group. Its opacity, blend and clip treat all of it as one picture.
+   * Paints with transforms and style of its own; afterwards both are as before, whatever `paint` does or throws. `paint` is handed the canvas once more; it may not be async. A label names the group. Its opacity, blend and clip treat all of it as one picture.
    */
   group(options: GroupOptions, paint: (canvas: Canvas) => void): void {
     groupOptions.check('group', options);

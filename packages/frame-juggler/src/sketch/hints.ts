@@ -26,7 +26,7 @@ export function hintFor(thrown: unknown, stop?: Stop): string | undefined {
   const name = thrown instanceof ReferenceError ? undefinedName(thrown) : undefined;
   if (name !== undefined) return hintForName(name);
   const hint = (thrown instanceof TypeError ? hintForType(thrown, stop) : undefined) ?? hintForLanguage(thrown);
-  return hint ?? hintForCanvas(thrown) ?? hintForThing(thrown);
+  return hint ?? hintForThing(thrown);
 }
 
 /** What is asked of things that sketches make, in words of the trade; behind each what to write. */
@@ -49,19 +49,13 @@ const asked: Kin = {
 function hintForThing({ message }: Error): string | undefined {
   const [, called] = /\.(\w+) is not a function/.exec(message) ?? [];
   if (called === undefined) return undefined;
+  if (canvasNames.includes(called))
+    return `${called} is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })`;
   for (const thing of Object.keys(asked)) {
     const written = kinOf(called, [thing], asked);
     if (written !== undefined) return `with a ${thing}, write ${written}`;
   }
   return undefined;
-}
-
-/** What would be right where the canvas's call was asked of something else, such as a picture. */
-function hintForCanvas({ message }: Error): string | undefined {
-  const [, called] = /\.(\w+) is not a function/.exec(message) ?? [];
-  return canvasNames.includes(called)
-    ? `${called} is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })`
-    : undefined;
 }
 
 function hintForType(thrown: TypeError, stop: Stop | undefined): string | undefined {
