@@ -151,6 +151,24 @@ export default tseslint.config(
     },
   },
   {
+    // Their work is done in a thread, so that the command itself need not load the library.
+    files: ['render', 'strip', 'explain', 'check', 'compare', 'pack', 'demo', 'arguments', 'progress', 'report', 'job/run-job'].map((name) => `packages/cli/src/${name}.ts`), // prettier-ignore
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^frame-juggler(/|$)|/errors\\.ts$',
+              allowTypeImports: true,
+              message: 'Load it where it is needed, by loadLibrary() or refuse(): it takes as long as Node to start.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.mjs', 'bench/**', 'scripts/**'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
     rules: { 'no-console': 'off' },

@@ -1,6 +1,5 @@
+import { statSync } from 'node:fs';
 import { Command } from 'commander';
-import { checkupLines } from 'frame-juggler';
-import { sketchesIn } from 'frame-juggler/node';
 import {
   addRunOptions,
   framesOption,
@@ -45,7 +44,7 @@ Examples:
   juggle check .`,
     )
     .action(async (given: string[], options: CheckArguments) => {
-      const files = given.flatMap(sketchesOf);
+      const files = (await Promise.all(given.map(sketchesOf))).flat();
       for (const [place, file] of files.entries()) {
         try {
           await check(file, options, files.length > 1, place === files.length - 1);
@@ -59,7 +58,9 @@ Examples:
 }
 
 /** The files that an argument stands for. A folder without sketches stands for itself, to be told so. */
-function sketchesOf(given: string): string[] {
+async function sketchesOf(given: string): Promise<string[]> {
+  if (statSync(given, { throwIfNoEntry: false })?.isDirectory() !== true) return [given];
+  const { sketchesIn } = await loadLibrary();
   const sketches = sketchesIn(given);
   return sketches.length === 0 ? [given] : sketches;
 }
@@ -67,15 +68,14 @@ function sketchesOf(given: string): string[] {
 async function check(file: string, options: CheckArguments, isNamed: boolean, isLast: boolean): Promise<void> {
   const progress = new Progress('frames', options.quiet === true);
   try {
-    const chosen = handedOn(options, ['frames']);
-    const found = await runJob({ name: 'check', file, output: undefined, run: options, options: chosen }, progress);
+    const chosen = { ...handedOn(options, ['frames']), width: terminalWidth() };
+    const { found, lines } = await runJob({ name: 'check', file, output: undefined, run: options, options: chosen }, progress); // prettier-ignore
     progress.end();
     if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
     else if (options.quiet !== true) {
-      const lines = checkupLines(found, terminalWidth());
-      if (isNamed) lines[0] = `${file}: ${lines[0]}`;
-      if (!isLast && lines.length > 1) lines.push('');
-      process.stdout.write(`${lines.join('\n')}\n`);
+      const name = isNamed ? `${file}: ` : '';
+      const gap = !isLast && lines.length > 1 ? '\n' : '';
+      process.stdout.write(`${name}${lines.join('\n')}\n${gap}`);
     }
     // That another one could not be checked says more.
     if (found.findings.some(({ accepted }) => accepted === undefined)) process.exitCode ??= foundSome;

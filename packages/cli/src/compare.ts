@@ -1,6 +1,4 @@
 import { Command, InvalidArgumentError, Option } from 'commander';
-import { SketchError } from './errors.ts';
-import { comparisonLines, isPictureFile } from 'frame-juggler/node';
 import {
   addRunOptions,
   frameOption,
@@ -14,6 +12,7 @@ import {
 import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
+import { refuse } from './refuse.ts';
 import { terminalWidth } from './terminal.ts';
 
 interface CompareArguments extends RunArguments, ReportArguments {
@@ -73,28 +72,20 @@ Examples:
       };
       const isOther = Object.keys(otherAt).length > 0;
       if (other === undefined && !isOther && otherSeed === undefined)
-        throw new SketchError({
-          problem: `${one} would be compared with itself`,
-          expected: 'name another file, or give --other-frame, --other-seconds or --other-seed',
-        });
-      if (
-        [one, other ?? one].every(isPictureFile) &&
-        (isOther || Object.keys(at).length > 0 || otherSeed !== undefined)
-      )
-        throw new SketchError({
-          problem: 'pictures have neither frames nor seeds',
-          expected: 'leave those options out',
-        });
+        return refuse(
+          `${one} would be compared with itself`,
+          'name another file, or give --other-frame, --other-seconds or --other-seed',
+        );
       const progress = new Progress('frames', options.quiet === true);
       try {
         const chosen = handedOn({ ...options, other }, ['other', 'otherSeed', 'tolerance', 'threshold']);
-        const sides = { at, ...(isOther && { otherAt }), ...chosen };
+        const width = terminalWidth();
+        const sides = { ...(Object.keys(at).length > 0 && { at }), ...(isOther && { otherAt }), ...chosen, width };
         const request = { name: 'compare', file: one, output: options.output, run: options, options: sides } as const;
-        const found = await runJob(request, progress);
+        const { found, lines } = await runJob(request, progress);
         progress.end();
         if (options.json === true) process.stdout.write(`${JSON.stringify(found)}\n`);
-        else if (options.quiet !== true)
-          process.stdout.write(`${comparisonLines(found, terminalWidth()).join('\n')}\n`);
+        else if (options.quiet !== true) process.stdout.write(`${lines.join('\n')}\n`);
         if (!found.alike) process.exitCode = differs;
       } finally {
         progress.end();

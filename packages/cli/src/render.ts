@@ -1,6 +1,5 @@
 import { Command, InvalidArgumentError, Option } from 'commander';
-import { SketchError } from './errors.ts';
-import { formats, type Format, type Rendered } from 'frame-juggler/node';
+import type { Format, Rendered } from 'frame-juggler/node';
 import type { Farm } from './farm/head.ts';
 import {
   addRunOptions,
@@ -17,6 +16,7 @@ import {
 import { handedOn } from './handed-on.ts';
 import { runJob } from './job/run-job.ts';
 import { Progress } from './progress.ts';
+import { refuse } from './refuse.ts';
 import { outputName, report } from './report.ts';
 import { farmOption, queueVariable, storeOption } from './work.ts';
 
@@ -37,6 +37,9 @@ interface RenderArguments extends RunArguments, ReportArguments {
   queue?: string | true;
   store?: string;
 }
+
+/** The kinds of file, of which one that is missing does not compile: help is shown without the library. */
+const formats = Object.keys({ png: 1, svg: 1, gif: 1, apng: 1, y4m: 1, mp4: 1, webm: 1 } satisfies Record<Format, 1>);
 
 export function renderCommand(): Command {
   const command = new Command('render')
@@ -91,8 +94,8 @@ Examples:
 export async function renderFile(file: string, output: string, options: RenderArguments): Promise<Rendered> {
   const progress = new Progress('frames', options.quiet === true);
   try {
-    const farm = farmOf(options);
-    const checkpoints = farm === undefined ? folderFor(options) : undefined;
+    const farm = await farmOf(options);
+    const checkpoints = farm === undefined ? await folderFor(options) : undefined;
     const handed = { ...handedOn(options, chosen), ...handedOn({ farm, checkpoints }, ['farm', 'checkpoints']) };
     return await runJob({ name: 'render', file, output, run: options, options: handed }, progress);
   } finally {
@@ -120,23 +123,25 @@ function bits(text: string): 8 | 16 {
   throw new InvalidArgumentError('Expected 8 or 16.');
 }
 
-function folderFor({ checkpoints }: RenderArguments): string | undefined {
+async function folderFor({ checkpoints }: RenderArguments): Promise<string | undefined> {
   if (checkpoints !== true) return checkpoints;
-  throw new SketchError({ problem: '--checkpoints has no folder to keep them in', expected: 'expected --checkpoints FOLDER; only with --queue they are kept in its store' }); // prettier-ignore
+  return refuse(
+    '--checkpoints has no folder to keep them in',
+    'expected --checkpoints FOLDER; only with --queue they are kept in its store',
+  );
 }
 
-function farmOf({ queue, store, checkpoints }: RenderArguments): Farm | undefined {
+async function farmOf({ queue, store, checkpoints }: RenderArguments): Promise<Farm | undefined> {
   if (queue === undefined) return undefined;
   const address = queue === true ? process.env[queueVariable] : queue;
-  if (address === undefined)
-    throw new SketchError({ problem: `--queue has no address, nor has ${queueVariable}`, expected: 'expected redis://HOST' }); // prettier-ignore
+  if (address === undefined) return refuse(`--queue has no address, nor has ${queueVariable}`, 'expected redis://HOST');
   if (typeof checkpoints === 'string')
-    throw new SketchError({ problem: 'with --queue, checkpoints are kept in its store', expected: 'expected --checkpoints without a folder' }); // prettier-ignore
+    return refuse('with --queue, checkpoints are kept in its store', 'expected --checkpoints without a folder');
   if (store !== undefined) return { queue: address, store, checkpoints: checkpoints === true };
-  throw new SketchError({
-    problem: '--queue needs a place where machines hand over what they made',
-    expected: 'expected --store FOLDER, or --store s3://BUCKET/PREFIX',
-  });
+  return refuse(
+    '--queue needs a place where machines hand over what they made',
+    'expected --store FOLDER, or --store s3://BUCKET/PREFIX',
+  );
 }
 
 export function inWords({ output, title, frames, count, width, height, frameRate, seed, bytes }: Rendered): string {

@@ -1,10 +1,11 @@
 import { once } from 'node:events';
 import { parentPort } from 'node:worker_threads';
-import { explanationLines } from 'frame-juggler';
+import { checkupLines, explanationLines } from 'frame-juggler';
 import {
   check,
   CheckpointMismatch,
   compare,
+  comparisonLines,
   explain,
   isPictureFile,
   isWrittenThrough,
@@ -90,11 +91,14 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     if (as === 'json') return JSON.stringify(found);
     return as === 'words' ? found.words : explanationLines(found, width, whole).join('\n');
   },
-  async check({ file, run, options }) {
+  async check({ file, run, options: { width, ...options } }) {
     const { sketch, settings } = await open(file, run);
-    return check(sketch, { ...settings, ...options, ...watched });
+    const found = await check(sketch, { ...settings, ...options, ...watched });
+    return { found, lines: checkupLines(found, width) };
   },
-  async compare({ file, run, output, options: { other = file, at, otherAt = at, otherSeed, ...options } }) {
+  async compare({ file, run, output, options: { other = file, at, otherAt = at, otherSeed, width, ...options } }) {
+    if ([file, other].every(isPictureFile) && (otherAt ?? otherSeed) !== undefined)
+      throw new SketchError({ problem: 'pictures have neither frames nor seeds', expected: 'leave those options out' });
     const sideOf = async (name: string, settled: RunArguments, at: FrameChoice | undefined): Promise<Compared> => {
       if (isPictureFile(name)) return name;
       const { sketch, settings } = await open(name, settled);
@@ -102,7 +106,8 @@ const jobs: { [Name in JobName]: Job<Name> } = {
     };
     const one = await sideOf(file, run, at);
     const two = await sideOf(other, otherSeed === undefined ? run : { ...run, seed: otherSeed }, otherAt);
-    return compare(one, two, { ...options, ...(output !== undefined && { to: output }) });
+    const found = await compare(one, two, { ...options, ...(output !== undefined && { to: output }) });
+    return { found, lines: comparisonLines(found, width) };
   },
 };
 

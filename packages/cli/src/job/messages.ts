@@ -25,15 +25,25 @@ export interface Jobs {
   pack: { options: PackOptions; facts: Packed };
   /** A frame of many items is long to tell: it is put into words in the thread. */
   explain: { options: ExplainOptions & Telling; facts: string };
-  check: { options: CheckOptions; facts: Checkup };
-  compare: { options: CompareOptions & ComparedSides; facts: Comparison };
+  check: { options: CheckOptions & Lines; facts: Found<Checkup> };
+  compare: { options: CompareOptions & ComparedSides & Lines; facts: Found<Comparison> };
+}
+
+/** How what was found is put into lines. */
+export interface Lines {
+  /** How wide they may be, in letters. */
+  readonly width: number;
+}
+
+/** What was found, and the same in lines. */
+export interface Found<Facts> {
+  readonly found: Facts;
+  readonly lines: readonly string[];
 }
 
 /** How an explanation is told. */
-export interface Telling {
+export interface Telling extends Lines {
   readonly as: 'table' | 'words' | 'json';
-  /** How wide a table may be, in letters. */
-  readonly width: number;
   /** Whether each of many like items has a row of its own. */
   readonly whole: boolean;
 }
