@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import {
   FrameReader,
   isSameFrame,
+  pattern,
   picture,
   pictureSize,
   type Canvas,
@@ -77,6 +78,19 @@ describe('a frame', () => {
     tile.setColorAt(0, 0, 'white');
     expect(isSameFrame(plain(white), plain(record(draw)))).toBe(true);
   }); // prettier-ignore
+
+  test('keeps a pattern as its picture was at each use', () => {
+    const tile = picture(1, 1, (canvas) => canvas.clear('white'));
+    const fill = pattern(tile);
+    const frame = record((canvas) => {
+      for (const color of ['black', 'red'] as const) {
+        tile.setColorAt(0, 0, color);
+        for (const radius of [1, 2]) canvas.circle({ at: [0, 0], radius, fill });
+      }
+    });
+    expect(frame.pictures.map(({ data }) => [...data.subarray(0, 3)])).toEqual([[0, 0, 0], [255, 0, 0]]); // prettier-ignore
+    expect([...frame.columns.fill]).toEqual([1, 1, 2, 2]);
+  });
 
   test('ends with the groups that are open', () => {
     const open = (canvas: Canvas): void =>

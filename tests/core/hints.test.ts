@@ -153,6 +153,7 @@ test('code that is stopped before there is a sketch is told the same', () => {
 
 test.each([
   ['dial.slider is not a function', 'did you mean "number"?'],
+  ['easing.inOut is not a function', "an easing is named in the call: easing('ease-in-out')(progress)"],
   [
     'buffer.circle is not a function',
     'circle is a call of the canvas; a picture gets its own where it is made: picture(64, 64, (canvas) => { … })',

@@ -45,6 +45,7 @@ describe('shapes', () => {
     expect(sides(boundsOf('ellipse', { at: [10, 10], radii: [6, 2] }))).toEqual([4, 8, 16, 12]);
     expect(sides(boundsOf('ellipse', { at: [10, 10], size: [6, 2] }))).toEqual([7, 9, 13, 11]);
     expect(sides(boundsOf('arc', { at: [10, 10], radii: [6, 2], start: 0, end: 360 }))).toEqual([4, 8, 16, 12]);
+    expect(boundsOf('rect', { at: [10, 10], size: [8, 2], rotate: 90 })).toMatchObject({ width: 2, height: 8 });
   });
 
   test('an arc’s outline is open, or leads back straight, or through its middle', () => {
@@ -139,8 +140,9 @@ describe('shapes', () => {
     });
     expect(frame.items.length).toBeGreaterThan(1);
     for (const { start, end, transform } of itemsOf(frame)) expect([end - start, transform]).toEqual([0, [1, 0, 0, 1, 0, 0]]);
-    const { left, right } = boundsOf(shape, { points: [], scale: 2 });
+    const { left, right, width, height } = boundsOf(shape, { points: [], scale: 2 });
     expect(left).toBeGreaterThan(right);
+    expect([width, height]).toEqual([0, 0]);
   }); // prettier-ignore
 
   test('a rect’s corners are round as they are told, from the top left, clockwise', () => {

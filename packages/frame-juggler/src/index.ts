@@ -93,7 +93,7 @@ export { spring } from './motion/spring.ts';
 export type { SpringOptions } from './motion/spring.ts';
 export { fromRadians, fromTurns, heading, polar } from './geometry/angle.ts';
 export type { PolarOptions } from './geometry/angle.ts';
-export type { Box } from './geometry/box.ts';
+export type { Bounds, Box } from './geometry/box.ts';
 export type { FillRule } from './geometry/fill-rule.ts';
 export type { Matrix } from './geometry/matrix.ts';
 export type { Path } from './geometry/path.ts';

@@ -1,6 +1,6 @@
 import { fail } from '../error.ts';
 import { suggest } from '../suggest.ts';
-import type { Box } from '../geometry/box.ts';
+import { boundsIn, type Bounds } from '../geometry/box.ts';
 import { pathBox } from '../geometry/path.ts';
 import { PathWriter } from '../geometry/path-writer.ts';
 import { shapes } from '../shapes/index.ts';
@@ -17,19 +17,19 @@ const surroundings = { left: 0, top: 0, width: 0, height: 0, up: false };
  * @param kind the name of a call (`'star'`), or a kind made with `defineShape`
  * @throws SketchError where there is no such kind, or an option is unknown or not valid
  */
-export function boundsOf<Name extends keyof Shapes>(kind: Name, options: GivenTo<Shapes[Name]> & ShapeOptions): Box;
+export function boundsOf<Name extends keyof Shapes>(kind: Name, options: GivenTo<Shapes[Name]> & ShapeOptions): Bounds;
 export function boundsOf<Values extends object>(
   kind: OwnShape<Values>,
   options: GivenTo<OwnShape<Values>> & ShapeOptions,
-): Box;
-export function boundsOf(kind: string | object, options: ShapeOptions): Box {
+): Bounds;
+export function boundsOf(kind: string | object, options: ShapeOptions): Bounds {
   const found = readKind(kind);
   const call = `boundsOf ${found.name}`;
   withShapeOptions(found.options).check(call, options);
   const path = new PathWriter();
   const outline = found.outline(options, path, call, surroundings);
   const own = ownTransform(options, outline, path, 0, surroundings);
-  return pathBox(path.numbers, own, 0, path.length);
+  return boundsIn(pathBox(path.numbers, own, 0, path.length));
 }
 
 function readKind(kind: string | object): ShapeKind<object> {

@@ -26,6 +26,12 @@ class Interned<Key, Value = Key> {
 
   constructor(private readonly convert: (key: Key) => Value) {}
 
+  /** From now on the key stands for another value. */
+  forget(key: Key): void {
+    this.places.delete(key);
+    this.lastKey = undefined;
+  }
+
   placeOf(key: Key): number {
     // Runs of items share what they have: the last one is the most likely.
     if (key === this.lastKey) return this.lastPlace;
@@ -63,6 +69,8 @@ export class FrameWriter {
   private readonly paints = new Interned<Exclude<Fill, number>, TablePaint>((paint) =>
     'picture' in paint ? { ...paint, picture: this.pictures.placeOf(paint.picture.snapshot()) - 1 } : paint,
   );
+  /** At which version of its picture each pattern was last used. */
+  private readonly versions = new Map<Fill, number>();
   private readonly groups: TableGroup[] = [];
   private readonly sources: SourceLine[] = [];
   private layered = false;
@@ -164,7 +172,13 @@ export class FrameWriter {
   }
 
   private paintNumber(paint: Fill | undefined): number {
-    return paint === undefined ? 0 : typeof paint === 'number' ? paint : this.paints.placeOf(paint);
+    if (paint === undefined || typeof paint === 'number') return paint ?? 0;
+    if ('picture' in paint && this.versions.get(paint) !== paint.picture.version) {
+      // Its picture was drawn on since it was last used.
+      this.paints.forget(paint);
+      this.versions.set(paint, paint.picture.version);
+    }
+    return this.paints.placeOf(paint);
   }
 
   private grow(call: string): void {

@@ -12,6 +12,19 @@ export interface Box {
   readonly bottom: number;
 }
 
+/** A box, and how large it is. */
+export interface Bounds extends Box {
+  /** From left to right; 0 of an empty one. */
+  readonly width: number;
+  /** From top to bottom; 0 of an empty one. */
+  readonly height: number;
+}
+
+/** A box as it is told to whoever measures. */
+export function boundsIn({ left, top, right, bottom }: Box): Bounds {
+  return { left, top, right, bottom, width: Math.max(0, right - left), height: Math.max(0, bottom - top) };
+}
+
 /** The box with `by` more on every side. */
 export function padBox(box: Box, by: number): Box {
   return { left: box.left - by, top: box.top - by, right: box.right + by, bottom: box.bottom + by };

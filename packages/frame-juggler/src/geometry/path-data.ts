@@ -39,14 +39,16 @@ function parse(call: string, data: string): Path {
   let [controlX, controlY] = [0, 0];
   let previous = '';
 
-  const bad = (expected: string): never =>
-    fail({
+  const bad = (expected: string, place = at): never => {
+    const [from, to] = [Math.max(0, place - 12), place + 12];
+    return fail({
       call,
       option: 'data',
-      value: data.slice(Math.max(0, at - 12), at + 12),
-      problem: `cannot be read at character ${at + 1}`,
+      value: (from > 0 ? '…' : '') + data.slice(from, to) + (to < data.length ? '…' : ''),
+      problem: `cannot be read at character ${place + 1}`,
       expected: `expected ${expected}`,
     });
+  };
   const take = (pattern: RegExp): string | undefined => {
     pattern.lastIndex = at;
     const found = pattern.exec(data);
@@ -66,8 +68,8 @@ function parse(call: string, data: string): Path {
       return isFinitePath(path) ? path : bad('smaller numbers');
     }
     let command = letter.toUpperCase();
-    const count = argumentCounts[command] ?? bad('a command: M L H V C S Q T A Z');
-    if (path.length === 0 && command !== 'M') bad('M, where the outline begins');
+    const count = argumentCounts[command] ?? bad('a command: M L H V C S Q T A Z', at - 1);
+    if (path.length === 0 && command !== 'M') bad('M, where the outline begins', at - 1);
     const relative = letter !== command;
     do {
       const values = Array.from({ length: count }, (_, i) =>

@@ -91,6 +91,7 @@ function hintForCall({ message }: TypeError): string | undefined {
   // Bundlers call what is imported by other names: import_library.dial, (0 , library.dial).
   const [, of, called] = /(?:^|[.\s])(?:(\w+)\)?\.)?(\w+)\)? is not a function/.exec(message) ?? [];
   if (of !== undefined && Object.hasOwn(makers, of)) return suggest(called, makers[of]);
+  if (of === 'easing') return "an easing is named in the call: easing('ease-in-out')(progress)";
   return called !== undefined && Object.hasOwn(holders, called)
     ? `expected ${holders[called]} or another of its calls`
     : undefined;

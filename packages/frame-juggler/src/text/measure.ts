@@ -1,4 +1,4 @@
-import type { Box } from '../geometry/box.ts';
+import { boundsIn, type Bounds } from '../geometry/box.ts';
 import { pathBox } from '../geometry/path.ts';
 import { pathData } from '../geometry/write-path-data.ts';
 import { pairOf, type Point } from '../schema/point.ts';
@@ -18,7 +18,7 @@ export interface TextMeasure {
   /** From the cap height of the first line to the baseline of the last. */
   readonly height: number;
   /** What is inked, from the pin. */
-  readonly ink: Box;
+  readonly ink: Bounds;
   /** The lines, as they were broken. */
   readonly lines: readonly string[];
 }
@@ -33,7 +33,7 @@ export function measureText(string: string | number, options: MeasureOptions = {
   const written = readString(call, string);
   measureOptions.check(call, options);
   const { width, height, path, lines } = set(written, [0, 0], options, false);
-  return { width, height, ink: pathBox(path), lines };
+  return { width, height, ink: boundsIn(pathBox(path)), lines };
 }
 
 /**
