@@ -26,6 +26,11 @@ describe('colors', () => {
     expect(css('rgb(1\u00a02\t3)')).toBe('#010203');
   });
 
+  test('an alpha of many digits is read to its end', () => {
+    for (const digits of [21, 22, 23, 40])
+      expect(parseCssColor(`rgb(0 0 0 / 0.${'5'.repeat(digits)})`)?.alpha).toBeCloseTo(5 / 9, 9);
+  });
+
   test('functions of plain numbers mean the same read in one pass and, in capital letters, word by word', () => {
     const functions = ['rgb', 'rgba', 'hsl', 'hsla', 'hwb', 'hwba', 'lab', 'oklab', 'lch', 'oklch', 'color'];
     const number = fc.oneof(

@@ -165,7 +165,9 @@ function plainFunction(text: string): Rgb | undefined {
     if (code === closing) {
       if (n < 2 || i < text.length || (commas > 0 && (commas < n || !fitsLegacy(name, percents)))) return undefined;
       const [first, second, third, alpha] = values;
-      return Number.isNaN(first + second + third) ? undefined : { rgb: row.toRgb([first, second, third]), alpha };
+      // So many digits behind a point that there is no power of ten for them, too.
+      if (Number.isNaN(first + second + third + alpha)) return undefined;
+      return { rgb: row.toRgb([first, second, third]), alpha };
     }
     if (code === comma) commas++;
     // Numbers stand behind spaces, and alpha behind a slash.
