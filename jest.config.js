@@ -6,6 +6,4 @@ export default {
   moduleNameMapper: { '^#(fontkit|linebreak|bidi-js)$': '$1' },
   testEnvironment: 'node',
   testTimeout: 120_000,
-  // Most that start a process or a browser wait for it half of the time: one worker per core, where Jest leaves one free.
-  maxWorkers: '100%',
 };
