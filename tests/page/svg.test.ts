@@ -95,7 +95,7 @@ describe('an SVG file', () => {
       const [near, all] = await agreement(path.resolve('tests/fixtures/edges.ts'), frame, 2);
       expect([frame, near / all > 0.97]).toEqual([frame, frame < edges.length - 3]);
     }
-  }, 60_000);
+  });
 
   test('shows at the coordinates of a map what the raster draws', async () => {
     const [near, all] = await agreement('map.ts', 0, 2);

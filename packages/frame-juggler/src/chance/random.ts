@@ -6,7 +6,7 @@ import { hsl, type Color } from '../paint/color.ts';
 import { anything, callable, finite, fraction, kindOf, length, listOf, whole } from '../schema/kind.ts';
 import {
   bothOf,
-  factors,
+  fixedOrRange,
   pair,
   point,
   xOf,
@@ -34,13 +34,13 @@ export type RandomArea = Pair | Options<typeof boxTable> | Options<typeof circle
 
 const colorTable = {
   /** In degrees. */
-  hue: optional(factors, [0, 360]),
+  hue: optional(fixedOrRange, [0, 360]),
   /** From 0 to 100. */
-  saturation: optional(factors, [55, 90]),
+  saturation: optional(fixedOrRange, [55, 90]),
   /** From 0 to 100. */
-  lightness: optional(factors, [40, 70]),
+  lightness: optional(fixedOrRange, [40, 70]),
   /** From 0 to 1. */
-  alpha: optional(factors, 1),
+  alpha: optional(fixedOrRange, 1),
 };
 /** The range of a random color: each a number, or a range `[lo, hi]`. */
 export interface RandomColorOptions extends Options<typeof colorTable> {}

@@ -79,6 +79,9 @@ const notNumberPair = (value: unknown): string =>
 /** One number for both axes, or a pair `[x, y]`. */
 export const factors = kindOf<OneOrTwo>('a finite number or [x, y]', isNumberPair, notNumberPair);
 
+/** A number, or a range `[lo, hi]` that one is drawn from. */
+export const fixedOrRange = kindOf<OneOrTwo>('a finite number or a range [lo, hi]', isNumberPair, notNumberPair);
+
 /** A pair of numbers `[x, y]`. */
 export const pair = kindOf<Pair>(
   '[x, y] with finite numbers',
