@@ -129,6 +129,7 @@ describe('juggle render', () => {
 
   const failures: [string[], string][] = [
     [['missing.ts', '-o', 'x.png'], 'juggle: missing.ts is not there; expected the path of a sketch file\n'],
+    [['buoy.ts/x.ts', '-o', 'x.png'], 'juggle: buoy.ts/x.ts could not be read: buoy.ts is not a folder\n'],
     [['notes.txt', '-o', 'x.png'], 'juggle: notes.txt is not a sketch file; expected one of .ts, .mts, .js, .mjs\n'],
     [['buoi.ts', '-o', 'x.png'], 'juggle: buoi.ts is not there; did you mean buoy.ts?\n'],
     [['buoy', '-o', 'x.png'], 'juggle: buoy is not there; did you mean buoy.ts?\n'],

@@ -1,4 +1,4 @@
-import { statSync } from 'node:fs';
+import { stat } from 'node:fs/promises';
 import { Command } from 'commander';
 import {
   addRunOptions,
@@ -59,7 +59,8 @@ Examples:
 
 /** The files that an argument stands for. A folder without sketches stands for itself, to be told so. */
 async function sketchesOf(given: string): Promise<string[]> {
-  if (statSync(given, { throwIfNoEntry: false })?.isDirectory() !== true) return [given];
+  const isFolder = await stat(given).then((found) => found.isDirectory(), () => false); // prettier-ignore
+  if (!isFolder) return [given];
   const { sketchesIn } = await loadLibrary();
   const sketches = sketchesIn(given);
   return sketches.length === 0 ? [given] : sketches;

@@ -1,7 +1,8 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync, type Stats } from 'node:fs';
 import path from 'node:path';
 import { SketchError } from '../error.ts';
 import { nearest } from '../suggest.ts';
+import { describe } from './describe.ts';
 import { givenPath } from './given.ts';
 
 /** The kinds of file that can hold a sketch. */
@@ -10,7 +11,7 @@ export const sketchExtensions = ['.ts', '.mts', '.js', '.mjs'];
 /** When a sketch's file was last changed. @throws SketchError where a path cannot be a sketch's */
 export function checkSketchFile(file: string): number {
   givenPath.read('checkSketchFile', 'file', file);
-  const found = statSync(file, { throwIfNoEntry: false });
+  const found = statsOf(file);
   if (found === undefined) throw new SketchError({ problem: `${file} is not there`, expected: meantFor(file) });
   if (found.isDirectory()) throw new SketchError({ problem: `${file} is a folder`, expected: meantIn(file) });
   if (!isSketchName(file))
@@ -19,6 +20,15 @@ export function checkSketchFile(file: string): number {
       expected: `expected one of ${sketchExtensions.join(', ')}`,
     });
   return found.mtimeMs;
+}
+
+function statsOf(file: string): Stats | undefined {
+  try {
+    return statSync(file, { throwIfNoEntry: false });
+  } catch (cause) {
+    // What can be wrong then lies before the file itself.
+    throw new SketchError({ problem: `${file} could not be read: ${describe(cause, path.dirname(file))}`, cause });
+  }
 }
 
 const isSketchName = (name: string): boolean => sketchExtensions.includes(path.extname(name));
