@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { linearGradient, loadFonts, rasterize } from '../../packages/frame-juggler/src/index.ts';
 import { countedFrom } from '../../packages/frame-juggler/src/frame/near-zero.ts';
 import { multiply, translation } from '../../packages/frame-juggler/src/geometry/matrix.ts';
+import { EngineSurface } from '../../packages/frame-juggler/src/surfaces/raster/engine-surface.ts';
+import { loadForm } from '../../packages/frame-juggler/src/surfaces/raster/forms.ts';
 import { RasterSurface } from '../../packages/frame-juggler/src/surfaces/raster/surface.ts';
 import { record } from '../helpers.ts';
 import { ordinarySketches, randomSketches, recorded } from '../fixtures/random-sketch.ts';
@@ -46,6 +48,39 @@ test('a frame that is drawn in bands of rows has the pixels of the whole', () =>
     { numRuns: Math.min(runs, 1000) },
   );
 }, 600_000);
+
+test.each([8, 16] as const)(
+  'nothing of a frame is left in the next but what its carry tells, %i bits',
+  async (bits) => {
+    const form = await loadForm(bits);
+    const kept = new EngineSurface(form);
+    // Where the surface only makes even again what was drawn on, and where that was too much or is not known.
+    const frames = fc.record({
+      sketch: ordinarySketches,
+      items: fc.nat(2),
+      background: fc.constantFrom(-1, -1, 0, 0x80402010 | 0),
+      carry: fc.constantFrom(0, 0, 0.5, 1),
+      puts: fc.nat(6),
+    });
+    fc.assert(
+      fc.property(fc.array(frames, { minLength: 2, maxLength: 6 }), (list) => {
+        for (const { sketch, items, background, carry, puts } of list) {
+          const made = recorded(sketch);
+          const frame = { ...made, background, carry, order: items === 0 ? made.order : made.order.slice(0, items) };
+          // Another picture in its place, as where a run goes on from a checkpoint.
+          if (puts === 0 && kept.size.width > 0) kept.put({ ...kept.copy(), pixels: kept.copy().pixels.fill(7) });
+          const fresh = new EngineSurface(form);
+          if (kept.size.width > 0) fresh.put(kept.copy());
+          kept.draw(frame);
+          fresh.draw(frame);
+          expect(Buffer.compare(kept.premultiplied, fresh.premultiplied)).toBe(0);
+        }
+      }),
+      { numRuns: Math.min(Math.ceil(runs / 2), 1000) },
+    );
+  },
+  600_000,
+);
 
 test('what lies below something that hides it may be left out: items at once have the pixels of one after the other', () => {
   // Wide enough that bands of 54 rows are painted one after the other; what hides one may end within its last row.

@@ -94,6 +94,7 @@ const kin: Kin = {
   text: { 'text: { size }': 'fontSize size', 'text: { font }': 'font fontFamily', text: 'print write' },
   frameRate: { frameRate: 'fps rate' },
   paint: { paint: 'draw render frame' },
+  duration: { 'duration, in seconds': 'frames frameCount length' },
   repeat: { repeat: 'loop' },
   step: { step: 'update tick' },
   canvas: { 'canvas: { width, height }': 'width height size', 'canvas: { background }': 'background' },

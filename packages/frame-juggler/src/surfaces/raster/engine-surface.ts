@@ -185,7 +185,7 @@ class RasterBackend implements Backend<number> {
   put({ width, height, rows, opaque, pixels }: KeptPixels): void {
     this.resize(width, height, rows);
     this.opaque = opaque;
-    this.premultiplied.set(pixels);
+    this.engine.bytes(this.engine.calls.pixelsToWrite(), pixels.length).set(pixels);
   }
 
   end(): void {

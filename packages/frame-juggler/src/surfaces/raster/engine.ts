@@ -46,6 +46,7 @@ export interface EngineCalls {
   compositeLayer(layer: Layer, onto: Layer, opacity: number, blend: number): void;
   paintList(): void;
   pixelsOf(layer: Layer): Address;
+  pixelsToWrite(): Address;
   straighten(out: Address): void;
   packRows(out: Address, withAlpha: boolean, from: number, to: number): Address;
   packVideo(out: Address, wide: number, high: number, halved: boolean): void;

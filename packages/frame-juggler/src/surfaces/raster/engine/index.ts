@@ -5,6 +5,7 @@ import {
   composite,
   layerOf,
   keepMasked,
+  noteEven,
   openLayer,
   releaseLayer,
   resize,
@@ -244,6 +245,7 @@ export function compositeLayer(over: i32, onto: i32, opacity: i32, mode: i32): v
 /** Leads the first layer towards a color. */
 export function fade(color: u32, carry: f64): void {
   paintList();
+  noteEven(false);
   fadeTo(layerOf(0).pixels, width * (endRow - firstRow), pixelOf(color, 255), carry);
 }
 
@@ -251,6 +253,12 @@ export function fade(color: u32, carry: f64): void {
 export function pixelsOf(layer: i32): usize {
   paintList();
   return layerOf(layer).pixels;
+}
+
+/** The address of the first layer's pixels, premultiplied, for whoever writes all of them. */
+export function pixelsToWrite(): usize {
+  noteEven(false);
+  return pixelsOf(0);
 }
 
 /** Writes the first layer's pixels as words of eight bits a channel, no longer premultiplied. */

@@ -1,6 +1,6 @@
 import { allocate, free, grow } from './memory.ts';
 import { blend } from './blend.ts';
-import { alphasOf, beyond, factor, loadOne, over, pixelBytes, pixelShift, scale, storeOne } from './pixels.ts';
+import { alphasOf, beyond, factor, fillPixels, loadOne, over, Pixel, pixelBytes, pixelShift, scale, storeOne } from './pixels.ts';
 
 /** The canvas in pixels, and the rows of it that layers hold. */
 export let width: i32 = 1;
@@ -22,14 +22,6 @@ export class Layer {
   @inline
   at(x: i32, y: i32): usize {
     return this.pixels + (((y - firstRow) * width + x) << pixelShift);
-  }
-
-  /** Notes that a box of pixels was drawn on. */
-  touch(left: i32, top: i32, right: i32, bottom: i32): void {
-    this.left = min(this.left, left);
-    this.top = min(this.top, top);
-    this.right = max(this.right, right);
-    this.bottom = max(this.bottom, bottom);
   }
 
   /** Makes pixels of a row transparent. */
@@ -60,6 +52,51 @@ export function layerOf(number: i32): Layer {
   return load<Layer>(layers + number * sizeof<usize>());
 }
 
+/* Where the first layer differs from a color that it was filled with: in these boxes, as long as they are few. */
+const maxBoxes: i32 = 1024;
+const boxes = memory.data(1024 * 16);
+/** -1: anywhere. */
+let boxCount: i32 = -1;
+
+/** Notes that the first layer is of one color all over, or that it may have changed anywhere. */
+export function noteEven(isEven: bool): void {
+  boxCount = isEven ? 0 : -1;
+}
+
+/** Notes that a box of a layer's pixels was drawn on. */
+export function touch(number: i32, left: i32, top: i32, right: i32, bottom: i32): void {
+  const layer = layerOf(number);
+  layer.left = min(layer.left, left);
+  layer.top = min(layer.top, top);
+  layer.right = max(layer.right, right);
+  layer.bottom = max(layer.bottom, bottom);
+  if (number !== 0 || boxCount < 0) return;
+  if (boxCount < maxBoxes) v128.store(boxes + (boxCount++ << 4), i32x4(left, top, right, bottom));
+  else boxCount = -1;
+}
+
+/**
+ * Fills the first layer with a color where it differs from it, if that is in a small part of it.
+ * @param color the one that it was filled with
+ * @returns whether it is of that color now
+ */
+export function evenOut(color: Pixel): bool {
+  if (boxCount < 0) return false;
+  const end = boxes + (boxCount << 4);
+  let area: i32 = 0;
+  for (let box = boxes; box < end; box += 16) area += widthOf(box) * (load<i32>(box, 12) - load<i32>(box, 4));
+  if (area > (width * (endRow - firstRow)) >> 2) return false;
+  for (let box = boxes; box < end; box += 16)
+    for (let y = load<i32>(box, 4); y < load<i32>(box, 12); y++)
+      fillPixels(layerOf(0).at(load<i32>(box), y), widthOf(box), color);
+  return true;
+}
+
+@inline
+function widthOf(box: usize): i32 {
+  return load<i32>(box, 8) - load<i32>(box);
+}
+
 /** Sets the size of the canvas and the rows of it that are drawn; all layers are as new. */
 export function resize(newWidth: i32, newHeight: i32, top: i32, bottom: i32): void {
   for (let i = 0; i < count; i++) {
@@ -72,6 +109,7 @@ export function resize(newWidth: i32, newHeight: i32, top: i32, bottom: i32): vo
   height = newHeight;
   firstRow = top;
   endRow = bottom;
+  noteEven(false);
   openLayer();
 }
 
@@ -140,7 +178,7 @@ export function composite(number: i32, onto: i32, opacity: i32, mode: i32): void
   const across = layer.right - layer.left;
   for (let y = layer.top; y < layer.bottom; y++)
     compose(layer.at(layer.left, y), under.at(layer.left, y), across, opacity, mode);
-  if (across > 0) under.touch(layer.left, layer.top, layer.right, layer.bottom);
+  if (across > 0) touch(onto, layer.left, layer.top, layer.right, layer.bottom);
 }
 
 /** Puts a row of pixels over others, each faded to `strength` (0 to 255). */

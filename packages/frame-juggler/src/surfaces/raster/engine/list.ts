@@ -1,5 +1,5 @@
 import { paintInside } from './coverage.ts';
-import { endRow, firstRow, layerOf, width } from './layer.ts';
+import { endRow, evenOut, firstRow, layerOf, noteEven, touch, width } from './layer.ts';
 import { Lines } from './lines.ts';
 import { grow } from './memory.ts';
 import { fillPixels, pixelOf, Pixel } from './pixels.ts';
@@ -36,14 +36,21 @@ const maxShapes: i32 = 20_000;
 const bandPixels: i32 = 65536;
 
 /* A color that the first layer is to be filled with before anything is painted, and whether it still is to be. */
+let backgroundColor: u32 = 0;
 let background: Pixel = pixelOf(0, 0);
 let isUnfilled: bool = false;
 
-/** Makes the first layer even: each band of it just before it is painted on, while it is in the cache. */
+/**
+ * Makes the first layer even: where it was drawn on, if it had that color before; else each band of it just before it is
+ * painted on, while it is in the cache.
+ */
 export function clear(color: u32): void {
   forget();
+  const isFilled = color === backgroundColor && !isUnfilled && evenOut(background);
+  backgroundColor = color;
   background = pixelOf(color, 255);
-  isUnfilled = true;
+  isUnfilled = !isFilled;
+  noteEven(true);
 }
 
 /** Fills rows of the first layer with the background. */
@@ -69,7 +76,7 @@ export function list(firstSubpath: i32, evenOdd: bool, isPlain: bool, isRing: bo
   memory.copy(brushes + count * brushBytes, changetype<usize>(brush), brushBytes);
   top = count === 0 ? shape.top : min(top, shape.top);
   bottom = count === 0 ? shape.bottom : max(bottom, shape.bottom);
-  layerOf(target).touch(shape.left, shape.top, shape.right, shape.bottom);
+  touch(target, shape.left, shape.top, shape.right, shape.bottom);
   if (shape.wholeTo > shape.wholeFrom && brush.hides) {
     shape.hiderBefore = hider;
     hider = count;
