@@ -152,6 +152,35 @@ describe('the surfaces', () => {
     60_000,
   );
 
+  test('canvas2d leaves nothing of an item’s paint and pen for the next: all at once are as one after the other', async () => {
+    const differing = await page.evaluate(
+      async ({ library, sketch }) => {
+        const { Run } = (await import(`/@fs${library}/index.js`)) as typeof Library;
+        const { Canvas2dSurface } = (await import(`/@fs${library}/browser/index.js`)) as typeof BrowserLibrary;
+        const { default: definition } = (await import(`/@fs${sketch}`)) as { default: Library.Sketch };
+        const run = new Run(definition);
+        const surfaces = [0, 1].map(() => new Canvas2dSurface(document.createElement('canvas')));
+        const [atOnce, inTurn] = surfaces;
+        const found: number[] = [];
+        for (let frame = 0; frame < 60; frame++) {
+          await run.goTo(frame);
+          const painted = await run.paint();
+          atOnce.draw(painted);
+          inTurn.reset();
+          inTurn.draw({ ...painted, order: new Uint32Array(0) });
+          for (const item of painted.order) inTurn.draw({ ...painted, order: Uint32Array.of(item), carry: 1 });
+          const [one, other] = surfaces.map(
+            ({ element }) => (element.getContext('2d') as CanvasRenderingContext2D).getImageData(0, 0, 160, 120).data,
+          );
+          if (one.some((byte, at) => byte !== other[at])) found.push(frame);
+        }
+        return found;
+      },
+      { library: path.resolve('packages/frame-juggler/dist'), sketch: path.resolve('tests/fixtures/pens.ts') },
+    );
+    expect(differing).toEqual([]);
+  });
+
   // Letters are hardly more than edges: of examples that are full of them a hundredth more differs.
   test('canvas2d agrees with the raster over every example', async () => {
     for (const name of examples) {

@@ -75,6 +75,7 @@ interface Settings {
   readonly blend: BlendMode;
   matrix: Matrix | undefined;
   fill: number | undefined;
+  readonly stroke: { -readonly [Key in keyof ItemStroke]?: ItemStroke[Key] };
 }
 
 class Canvas2dBackend implements Backend<Context> {
@@ -82,7 +83,7 @@ class Canvas2dBackend implements Backend<Context> {
   readonly wantsGroups = false;
   /** Canvases of layers, to be used again. */
   private spare: Context[] = [];
-  /** What is set already, for the items that are only filled with a color: setting it again takes as long as drawing. */
+  /** What is set already, for the items that are painted with colors only: setting it again takes as long as drawing. */
   private set: Settings | undefined;
 
   constructor(private readonly context: Context) {}
@@ -160,32 +161,46 @@ class Canvas2dBackend implements Backend<Context> {
 
   draw(context: Context, item: Item, matrix: Matrix, mixing: Mixing): void {
     const { fill, stroke } = item;
-    if (typeof fill === 'number' && stroke === undefined) return this.fillItem(context, item, fill, matrix, mixing);
+    if (typeof fill !== 'object' && typeof stroke?.paint !== 'object')
+      return this.drawPlain(context, item, fill, matrix, mixing);
     this.set = undefined;
     this.drawAny(context, item, matrix, mixing);
   }
 
-  /** An item that is only filled with a color, as most items of a sketch that draws many. */
-  private fillItem(context: Context, item: Item, fill: number, matrix: Matrix, { opacity, blend }: Mixing): void {
+  /** An item that is painted with colors only, as most items of a sketch that draws many. */
+  private drawPlain(
+    context: Context,
+    item: Item,
+    fill: number | undefined,
+    matrix: Matrix,
+    { opacity, blend }: Mixing,
+  ): void {
+    const { stroke } = item;
     let { set } = this;
     if (set?.context !== context || set.opacity !== opacity || set.blend !== blend) {
       context.globalAlpha = opacity;
       context.globalCompositeOperation = blendOperation(blend);
-      set = this.set = { context, opacity, blend, matrix: undefined, fill: undefined };
+      set = this.set = { context, opacity, blend, matrix: undefined, fill: undefined, stroke: {} };
     }
     if (set.matrix !== matrix) {
       context.setTransform(matrix[0], matrix[1], matrix[2], matrix[3], matrix[4], matrix[5]);
       set.matrix = matrix;
     }
-    if (set.fill !== fill) {
+    if (fill !== undefined && set.fill !== fill) {
       context.fillStyle = styleOf(context, fill, matrix);
       set.fill = fill;
     }
-    if (isUprightRect(item)) return fillRect(context, item.outlines, item.start);
+    if (stroke === undefined && isUprightRect(item)) return fillRect(context, item.outlines, item.start);
     context.beginPath();
-    if (isEllipse(item)) traceEllipse(context, item.outlines, item.start);
-    else tracePath(context, item.outlines, item.start, item.end);
-    context.fill(item.fillRule);
+    if (stroke === undefined && isEllipse(item)) traceEllipse(context, item.outlines, item.start);
+    else tracePath(context, item.outlines, item.start, item.end, stroke && stroke.width / 2);
+    if (fill !== undefined) context.fill(item.fillRule);
+    if (stroke === undefined || stroke.width === 0) return;
+    setPen(context, stroke, set.stroke);
+    if (set.stroke.paint !== stroke.paint)
+      context.strokeStyle = styleOf(context, (set.stroke.paint = stroke.paint), matrix);
+    tracePoints(context, item, stroke);
+    context.stroke();
   }
 
   private drawAny(context: Context, item: Item, matrix: Matrix, { opacity, blend }: Mixing): void {
@@ -259,13 +274,15 @@ function unitsOf(paint: ItemPaint, item: Item): Matrix | undefined {
   return inBox ? boxUnits(pathBox(item.path)) : undefined;
 }
 
-function setPen(context: Context, stroke: ItemStroke): void {
-  context.lineWidth = stroke.width;
-  context.lineCap = stroke.cap;
-  context.lineJoin = stroke.join;
-  context.miterLimit = stroke.miterLimit;
-  context.setLineDash(stroke.dash as number[]);
-  context.lineDashOffset = stroke.dashOffset;
+/** @param set what of a pen is set already */
+function setPen(context: Context, stroke: ItemStroke, set: Settings['stroke'] = {}): void {
+  const { width, cap, join, miterLimit, dash, dashOffset } = stroke;
+  if (set.width !== width) context.lineWidth = set.width = width;
+  if (set.cap !== cap) context.lineCap = set.cap = cap;
+  if (set.join !== join) context.lineJoin = set.join = join;
+  if (set.miterLimit !== miterLimit) context.miterLimit = set.miterLimit = miterLimit;
+  if (set.dash !== dash) context.setLineDash((set.dash = dash) as number[]);
+  if (set.dashOffset !== dashOffset) context.lineDashOffset = set.dashOffset = dashOffset;
 }
 
 const toRadians = Math.PI / 180;
