@@ -74,7 +74,7 @@ interface Settings {
   readonly opacity: number;
   readonly blend: BlendMode;
   matrix: Matrix | undefined;
-  fill: number | undefined;
+  fill: ItemPaint | undefined;
   readonly stroke: { -readonly [Key in keyof ItemStroke]?: ItemStroke[Key] };
 }
 
@@ -83,7 +83,7 @@ class Canvas2dBackend implements Backend<Context> {
   readonly wantsGroups = false;
   /** Canvases of layers, to be used again. */
   private spare: Context[] = [];
-  /** What is set already, for the items that are painted with colors only: setting it again takes as long as drawing. */
+  /** What is set already: setting it again takes as long as drawing. */
   private set: Settings | undefined;
 
   constructor(private readonly context: Context) {}
@@ -159,59 +159,23 @@ class Canvas2dBackend implements Backend<Context> {
     context.restore();
   }
 
-  draw(context: Context, item: Item, matrix: Matrix, mixing: Mixing): void {
-    const { fill, stroke } = item;
-    if (typeof fill !== 'object' && typeof stroke?.paint !== 'object')
-      return this.drawPlain(context, item, fill, matrix, mixing);
-    this.set = undefined;
-    this.drawAny(context, item, matrix, mixing);
-  }
-
-  /** An item that is painted with colors only, as most items of a sketch that draws many. */
-  private drawPlain(
-    context: Context,
-    item: Item,
-    fill: number | undefined,
-    matrix: Matrix,
-    { opacity, blend }: Mixing,
-  ): void {
+  draw(context: Context, item: Item, matrix: Matrix, { opacity, blend }: Mixing): void {
     const { stroke } = item;
+    let { fill } = item;
     let { set } = this;
     if (set?.context !== context || set.opacity !== opacity || set.blend !== blend) {
       context.globalAlpha = opacity;
       context.globalCompositeOperation = blendOperation(blend);
       set = this.set = { context, opacity, blend, matrix: undefined, fill: undefined, stroke: {} };
     }
-    if (set.matrix !== matrix) {
-      context.setTransform(matrix[0], matrix[1], matrix[2], matrix[3], matrix[4], matrix[5]);
-      set.matrix = matrix;
-    }
-    if (fill !== undefined && set.fill !== fill) {
-      context.fillStyle = styleOf(context, fill, matrix);
-      set.fill = fill;
-    }
-    if (stroke === undefined && isUprightRect(item)) return fillRect(context, item.outlines, item.start);
-    context.beginPath();
-    if (stroke === undefined && isEllipse(item)) traceEllipse(context, item.outlines, item.start);
-    else tracePath(context, item.outlines, item.start, item.end, stroke && stroke.width / 2);
-    if (fill !== undefined) context.fill(item.fillRule);
-    if (stroke === undefined || stroke.width === 0) return;
-    setPen(context, stroke, set.stroke);
-    if (set.stroke.paint !== stroke.paint)
-      context.strokeStyle = styleOf(context, (set.stroke.paint = stroke.paint), matrix);
-    tracePoints(context, item, stroke);
-    context.stroke();
-  }
-
-  private drawAny(context: Context, item: Item, matrix: Matrix, { opacity, blend }: Mixing): void {
-    context.globalAlpha = opacity;
-    context.globalCompositeOperation = blendOperation(blend);
-    let { fill } = item;
-    const { stroke } = item;
-    context.setTransform(...matrix);
+    setTransform(set, matrix);
     if (typeof fill === 'object' && fill.type === 'picture' && fill.smooth) {
       drawPicture(context, fill, matrix);
       fill = undefined;
+    }
+    if (typeof fill === 'number' && stroke === undefined && isUprightRect(item)) {
+      setFill(set, fill, matrix);
+      return fillRect(context, item.outlines, item.start);
     }
     context.beginPath();
     if (stroke === undefined && isEllipse(item)) traceEllipse(context, item.outlines, item.start);
@@ -219,20 +183,23 @@ class Canvas2dBackend implements Backend<Context> {
     if (fill !== undefined) {
       // The outline is traced already: from here on the transform is that of the paint.
       const units = unitsOf(fill, item);
-      if (units !== undefined) context.setTransform(...multiply(matrix, units));
-      context.fillStyle = styleOf(context, fill, units === undefined ? matrix : multiply(matrix, units));
+      const toPixels = units === undefined ? matrix : multiply(matrix, units);
+      setTransform(set, toPixels);
+      setFill(set, fill, toPixels);
       context.fill(item.fillRule);
     }
-    if (stroke !== undefined && stroke.width > 0) this.strokeItem(context, item, stroke, matrix);
+    if (stroke !== undefined && stroke.width > 0) this.strokeItem(set, item, stroke, matrix);
   }
 
-  private strokeItem(context: Context, item: Item, stroke: ItemStroke, matrix: Matrix): void {
+  private strokeItem(set: Settings, item: Item, stroke: ItemStroke, matrix: Matrix): void {
+    const { context } = set;
     const units = unitsOf(stroke.paint, item);
     if (units === undefined) {
-      context.setTransform(...matrix);
-      setPen(context, stroke);
+      setTransform(set, matrix);
+      setPen(context, stroke, set.stroke);
       tracePoints(context, item, stroke);
-      context.strokeStyle = styleOf(context, stroke.paint, matrix);
+      if (set.stroke.paint !== stroke.paint || typeof stroke.paint !== 'number')
+        context.strokeStyle = styleOf(context, (set.stroke.paint = stroke.paint), matrix);
       return context.stroke();
     }
     // The pen has the item's transform, its paint another: the paint is put into the drawn line.
@@ -240,7 +207,7 @@ class Canvas2dBackend implements Backend<Context> {
     layer.setTransform(...matrix);
     layer.beginPath();
     tracePath(layer, item.outlines, item.start, item.end, stroke.width / 2);
-    setPen(layer, stroke);
+    setPen(layer, stroke, {});
     tracePoints(layer, item, stroke);
     layer.strokeStyle = '#000';
     layer.stroke();
@@ -251,9 +218,22 @@ class Canvas2dBackend implements Backend<Context> {
     layer.setTransform(...multiply(matrix, units));
     layer.fillStyle = styleOf(layer, stroke.paint, multiply(matrix, units));
     layer.fill();
-    drawOver(layer, context, context.globalAlpha, context.globalCompositeOperation);
+    drawOver(layer, context, set.opacity, context.globalCompositeOperation);
     this.spare.push(layer);
   }
+}
+
+function setTransform(set: Settings, matrix: Matrix): void {
+  if (set.matrix === matrix) return;
+  set.context.setTransform(matrix[0], matrix[1], matrix[2], matrix[3], matrix[4], matrix[5]);
+  set.matrix = matrix;
+}
+
+/** Gradients and pictures depend on the transform too. */
+function setFill(set: Settings, fill: ItemPaint, matrix: Matrix): void {
+  if (set.fill === fill && typeof fill === 'number') return;
+  set.context.fillStyle = styleOf(set.context, fill, matrix);
+  set.fill = fill;
 }
 
 function blendOperation(blend: BlendMode): GlobalCompositeOperation {
@@ -275,7 +255,7 @@ function unitsOf(paint: ItemPaint, item: Item): Matrix | undefined {
 }
 
 /** @param set what of a pen is set already */
-function setPen(context: Context, stroke: ItemStroke, set: Settings['stroke'] = {}): void {
+function setPen(context: Context, stroke: ItemStroke, set: Settings['stroke']): void {
   const { width, cap, join, miterLimit, dash, dashOffset } = stroke;
   if (set.width !== width) context.lineWidth = set.width = width;
   if (set.cap !== cap) context.lineCap = set.cap = cap;
