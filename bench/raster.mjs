@@ -4,7 +4,7 @@ import { build } from 'esbuild';
 import { chromium } from 'playwright-core';
 import { Canvas, frameBytes, loadFonts, RasterSurface } from 'frame-juggler';
 import { mb } from './report.mjs';
-import { manyCircles, pictureScenes, scenes, size } from './scenes/scenes.mjs';
+import { manyCircles, penScenes, pictureScenes, scenes, size } from './scenes/scenes.mjs';
 
 // node bench/raster.mjs [part of a scene's name] [ways, such as record,raster,software]
 const wanted = process.argv[2] || undefined;
@@ -62,6 +62,7 @@ async function compare(list) {
 
 await compare(scenes);
 await compare(pictureScenes);
+await compare(penScenes);
 await browser.close();
 server.close();
 

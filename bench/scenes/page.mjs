@@ -1,7 +1,7 @@
 // Runs in a page: draws scenes with our surfaces and by hand, in turn, and tells how long each takes.
 import { Canvas, loadFonts, RasterSurface } from 'frame-juggler';
 import { Canvas2dSurface } from 'frame-juggler/browser';
-import { manyCircles, pictureScenes, scenes, size } from './scenes.mjs';
+import { manyCircles, penScenes, pictureScenes, scenes, size } from './scenes.mjs';
 
 const white = -1;
 
@@ -50,7 +50,7 @@ function ways() {
 /** Milliseconds that each way takes for a scene, the shortest of some rounds in which they take turns. */
 globalThis.measure = async (name, { rounds = 7, only } = {}) => {
   await loadFonts();
-  const scene = typeof name === 'number' ? manyCircles(name) : { ...scenes, ...pictureScenes }[name];
+  const scene = typeof name === 'number' ? manyCircles(name) : { ...scenes, ...pictureScenes, ...penScenes }[name];
   const all = Object.entries(ways()).filter(([way]) => only === undefined || only.includes(way));
   const best = Object.fromEntries(all.map(([way]) => [way, Infinity]));
   for (let round = 0; round < rounds; round++)

@@ -90,6 +90,63 @@ function longLines(count) {
   };
 }
 
+/** @param draw draws one of them through the library @param trace traces it on a context */
+function penned(all, wide, draw, trace) {
+  const stroke = { color: rgb(20, 40, 90), width: wide };
+  return {
+    paint(canvas) {
+      for (const one of all) draw(canvas, one, { fill: 'none', stroke });
+    },
+    byHand(context) {
+      context.lineWidth = wide;
+      context.miterLimit = 4;
+      context.strokeStyle = css([20, 40, 90]);
+      for (const one of all) {
+        context.beginPath();
+        trace(context, one);
+        context.stroke();
+      }
+    },
+  };
+}
+
+const rings = (count, wide) =>
+  penned(
+    list(count, (random) => ({ at: spot(random), radius: 50 + random() * 250 })),
+    wide,
+    (canvas, { at, radius }, style) => canvas.circle({ at, radius, ...style }),
+    (context, { at, radius }) => context.arc(...at, radius, 0, 2 * Math.PI),
+  );
+
+const curves = (count, wide) =>
+  penned(
+    list(count, (random) => [spot(random), spot(random), spot(random), spot(random)]),
+    wide,
+    (canvas, [from, ...points], style) =>
+      canvas.path({ build: (path) => path.moveTo(...from).bezierCurveTo(...points), ...style }),
+    (context, [from, ...points]) => {
+      context.moveTo(...from);
+      context.bezierCurveTo(...points.flat());
+    },
+  );
+
+function bentLines(count, wide) {
+  const all = list(count, (random) => {
+    let [x, y] = spot(random);
+    let turn = random() * 2 * Math.PI;
+    return Array.from({ length: 41 }, () => {
+      turn += (random() - 0.5) / 2;
+      return [(x += 8 * Math.cos(turn)), (y += 8 * Math.sin(turn))];
+    });
+  });
+  return penned(
+    all,
+    wide,
+    (canvas, points, { stroke }) => canvas.polyline({ points, stroke }),
+    (context, points) => points.forEach((point) => context.lineTo(...point)),
+  );
+}
+
 function gradientPolygons(count) {
   const all = list(count, (random, i) => {
     const [x, y] = spot(random);
@@ -247,6 +304,16 @@ export const pictureScenes = {
   'a picture twice as large': pictures([width / 2, height / 2], [{ at: middle, scale: 2, turn: 0 }]),
   'a picture of the canvas, turned': pictures([width, height], [{ at: middle, scale: 1, turn: 10 }]),
   '2,000 pictures of 32, turned': pictures([32, 32], list(2000, (random) => ({ at: spot(random), scale: 1, turn: random() * 360 }))), // prettier-ignore
+};
+
+/** Where a pen goes along more than one straight line. */
+export const penScenes = {
+  '300 rings, one wide': rings(300, 1),
+  '300 rings, three wide': rings(300, 3),
+  '500 curves, one wide': curves(500, 1),
+  '500 curves, six wide': curves(500, 6),
+  '1,500 lines of 40 bends, one wide': bentLines(1500, 1),
+  '1,500 lines of 40 bends, four wide': bentLines(1500, 4),
 };
 
 /** So many circles of one size. */

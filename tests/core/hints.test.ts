@@ -167,6 +167,17 @@ test.each([
   expect(asLoadError(new TypeError(message)).reason).toBe(`TypeError: ${message}; ${hint}`);
 });
 
+test('what the moment has is not sought on the canvas', async () => {
+  for (const name of momentNames.filter((name) => !canvasNames.includes(name))) {
+    const sketch = defineSketch({ paint: (canvas) => void Reflect.get(canvas, name) });
+    const run = new Run(sketch);
+    await run.goTo(0);
+    await expect(run.paint()).rejects.toThrow(
+      `canvas: there is no "${name}"; take it from the moment: paint(canvas, { ${name} })`,
+    );
+  }
+});
+
 test('the names that hints lead to are those that there are', async () => {
   expect(libraryNames).toEqual(Object.keys(library).sort());
   expect(canvasNames).toEqual(namesOfCanvas);

@@ -38,7 +38,7 @@ const kin: Kin = {
     to: 'output out file',
     'polyline({ points }) or polygon({ points })': 'points',
   },
-  spacing: { spacing: 'size step cell gap every' },
+  spacing: { spacing: 'size step cell gap every columns rows' },
   stops: { stops: 'colors colorStops' },
   start: { start: 'startAngle from begin setup init' },
   end: { end: 'endAngle to stop' },
@@ -52,6 +52,8 @@ const kin: Kin = {
   stroke: {
     'stroke: { width }': 'strokeWidth lineWidth thickness weight width',
     'stroke: { dash }': 'dash dashArray strokeDasharray lineDash',
+    'stroke: { cap }': 'cap lineCap strokeLinecap',
+    'stroke: { join }': 'join lineJoin strokeLinejoin',
     stroke: 'strokeColor strokeStyle lineColor border outline',
   },
   width: { width: 'weight thickness size strokeWidth lineWidth' },
@@ -112,7 +114,13 @@ const kin: Kin = {
   picture: { picture: 'image img drawImage' },
   shape: { shape: 'custom' },
   save: { save: 'push' },
-  restore: { restore: 'pop' },
+  restore: { restore: 'pop', 'group, or save and restore': 'reset' },
+  toLocal: {
+    "import { linearGradient } from 'frame-juggler'": 'gradient linearGradient createLinearGradient',
+    "import { radialGradient } from 'frame-juggler'": 'radialGradient createRadialGradient',
+    "import { measureText } from 'frame-juggler'": 'measureText textWidth',
+    'paint(canvas, { pointer })': 'mouse cursor',
+  },
   // What a moment holds.
   frame: { frame: 'index count', 'paint(canvas, moment, state)': 'state', '[width / 2, height / 2]': 'center middle' },
   seconds: { seconds: 'time t elapsed now' },

@@ -617,7 +617,14 @@ for (const name of canvasNames) {
   Object.freeze(value);
   Object.defineProperty(Canvas.prototype, name, { value, writable: true, configurable: true });
 }
-onlyKnown('canvas', () => canvasNames)(Canvas.prototype);
+/** What the moment has beside the canvas; a test holds it to that. */
+const ofMoment = /^(?:frame|seconds|delta|progress|random|noise|pointer|keys|dials|assets)$/;
+
+onlyKnown(
+  'canvas',
+  () => canvasNames,
+  (name, near) => (ofMoment.test(name) ? `take it from the moment: paint(canvas, { ${name} })` : near),
+)(Canvas.prototype);
 
 function tooMany(call: string, value: unknown): never {
   const expected = typeof value === 'object' ? 'put all into its one options object' : 'leave it out';
