@@ -138,10 +138,14 @@ export function paintBetweenSides(first: Side, other: Side, y: i32): bool {
   const inside = first.upTo(begin, near);
   if (otherBegin - begin < few) {
     const low = f32x4.sub(inside, other.upTo(begin, near));
-    const high = f32x4.sub(first.upTo(begin, far), other.upTo(begin, far));
     // Which of the two is on the left their places do not tell if they reach equally far.
     const start = bytesOf(f32x4.abs(f32x4.sub(low, v128.shuffle<f32>(none, low, 0, 4, 5, 6))));
-    const end = bytesOf(f32x4.abs(f32x4.sub(high, v128.shuffle<f32>(low, high, 3, 4, 5, 6))));
+    let end: u32 = 0;
+    // What a thin pen covers often lies within the first four pixels.
+    if (max(first.most, other.most) > begin + few) {
+      const high = f32x4.sub(first.upTo(begin, far), other.upTo(begin, far));
+      end = bytesOf(f32x4.abs(f32x4.sub(high, v128.shuffle<f32>(low, high, 3, 4, 5, 6))));
+    }
     if (paintEight(x, y, start, end)) return true;
     store<u32>(coverages, start);
     store<u32>(coverages, end, 4);
