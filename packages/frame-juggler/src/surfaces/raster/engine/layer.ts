@@ -83,9 +83,12 @@ export function touch(number: i32, left: i32, top: i32, right: i32, bottom: i32)
 export function evenOut(color: Pixel): bool {
   if (boxCount < 0) return false;
   const end = boxes + (boxCount << 4);
-  let area: i32 = 0;
-  for (let box = boxes; box < end; box += 16) area += widthOf(box) * (load<i32>(box, 12) - load<i32>(box, 4));
-  if (area > (width * (endRow - firstRow)) >> 2) return false;
+  // Of pixels that may be filled: boxes that lie over one another count as often as they would be.
+  let budget = (width * (endRow - firstRow)) >> 2;
+  for (let box = boxes; box < end; box += 16) {
+    budget -= widthOf(box) * (load<i32>(box, 12) - load<i32>(box, 4));
+    if (budget < 0) return false;
+  }
   for (let box = boxes; box < end; box += 16)
     for (let y = load<i32>(box, 4); y < load<i32>(box, 12); y++)
       fillPixels(layerOf(0).at(load<i32>(box), y), widthOf(box), color);
