@@ -115,6 +115,7 @@ const kin: Kin = {
   shape: { shape: 'custom' },
   save: { save: 'push' },
   restore: { restore: 'pop', 'group, or save and restore': 'reset' },
+  // By a call that nothing but the canvas has: what is no call of it.
   toLocal: {
     "import { linearGradient } from 'frame-juggler'": 'gradient linearGradient createLinearGradient',
     "import { radialGradient } from 'frame-juggler'": 'radialGradient createRadialGradient',
