@@ -1,3 +1,4 @@
+import { buffer } from 'node:stream/consumers';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
@@ -178,6 +179,15 @@ describe('a farm', () => {
     const s3Port = await freePort();
     const s3 = new S3Server({ port: s3Port, directory: at('s3'), silent: true, configureBuckets: [{ name: 'farm', configs: [] }] }); // prettier-ignore
     await s3.run();
+    // Half of an object can be read before all of it: not every server waits until it has the whole.
+    const { store } = s3 as unknown as { store: { putObject: (object: { content: unknown }) => Promise<unknown> } };
+    const put = store.putObject.bind(store);
+    store.putObject = async (object) => {
+      const content = await buffer(object.content as NodeJS.ReadableStream);
+      await put(Object.assign(object, { content: content.subarray(0, content.length / 2) }));
+      await new Promise((resolve) => setTimeout(resolve, 500));
+      return put(Object.assign(object, { content }));
+    };
     const locked = await freePort();
     const guarded = await startRedis(locked, '--requirepass', 'low-water');
     const env = { AWS_ENDPOINT_URL: `http://127.0.0.1:${s3Port}`, AWS_REGION: 'us-east-1', AWS_ACCESS_KEY_ID: 'S3RVER', AWS_SECRET_ACCESS_KEY: 'S3RVER' }; // prettier-ignore

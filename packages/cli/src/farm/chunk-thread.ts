@@ -70,6 +70,7 @@ async function open(): Promise<(chunk: ChunkOrder) => Promise<ChunkFacts>> {
       frames,
       ...(before !== undefined && { before }),
       ...(after !== undefined && { after }),
+      size: bytes.length,
       took,
       host: hostname(),
     };

@@ -45,8 +45,8 @@ export interface FarmJob {
   readonly onAlone: (text: string) => void;
 }
 
-/** Milliseconds: how often the store is looked at, and the queue whether it still has what was put into it. */
-const times = { look: 400, check: 3000, lonely: 4000 };
+/** Milliseconds: how often the store is looked at, and the queue whether it still has what was put into it; how long a chunk may take to be whole. */
+const times = { look: 400, check: 3000, lonely: 4000, whole: 10_000 };
 
 /**
  * Renders a film on a farm: puts it into the store and its chunks into the queue, and puts together what comes back.
@@ -143,6 +143,8 @@ interface Pending {
   readonly id: string;
   /** How many of its frames are said to be done. */
   done: number;
+  /** Since when a part of it is there. */
+  came?: number;
 }
 
 /** The chunks of a film on their way through the queue. */
@@ -232,7 +234,26 @@ class Chunks {
   private async rendered(): Promise<ChunkFacts[]> {
     const { store, film } = this.means;
     const found = (await store.list(names.chunks(film))).filter((name) => name.endsWith('.json'));
-    return Promise.all(found.map(async (name) => readJson<ChunkFacts>((await store.get(name))!)));
+    const facts = await Promise.all(found.map(async (name) => factsOf(await store.get(name))));
+    return facts.filter((each) => each !== undefined);
+  }
+
+  /**
+   * A chunk as the store has it; undefined where it is not there, or only a part of it: not every storage waits until
+   * it has all of a file before it shows it.
+   */
+  private async read(pending: Pending): Promise<{ facts: ChunkFacts; bytes: Uint8Array } | undefined> {
+    const { store, film } = this.means;
+    const { frames } = pending.order;
+    const found = await store.get(names.facts(film, frames));
+    if (found === undefined) return undefined;
+    const facts = factsOf(found);
+    const bytes = await store.get(names.bytes(film, frames));
+    if (facts !== undefined && bytes?.length === facts.size) return { facts, bytes };
+    pending.came ??= performance.now();
+    if (performance.now() - pending.came < times.whole) return undefined;
+    await store.remove(names.facts(film, frames));
+    throw new SketchError({ problem: `frames ${frames[0]} to ${frames[1]} are not whole in the store`, expected: 'the same command makes them anew' }); // prettier-ignore
   }
 
   /** Puts together what has come, as far as nothing is missing between; whether that is all. */
@@ -243,9 +264,9 @@ class Chunks {
       const next = this.pending[0];
       if (next === undefined) return false;
       const { frames } = next.order;
-      const found = await store.get(names.facts(film, frames));
+      const found = await this.read(next);
       if (found === undefined) return false;
-      const facts = readJson<ChunkFacts>(found);
+      const { facts, bytes } = found;
       if (!joiner.fits(facts)) {
         if (next.order.upon)
           throw new SketchError({
@@ -258,7 +279,7 @@ class Chunks {
         return false;
       }
       try {
-        await joiner.add({ ...facts, bytes: (await store.get(names.bytes(film, frames))) ?? new Uint8Array(0) });
+        await joiner.add({ ...facts, bytes });
       } catch (error) {
         // What is damaged is made anew by the next start.
         await store.remove(names.facts(film, frames));
@@ -331,5 +352,14 @@ class Chunks {
     const [first, last] = joiner.frames;
     const joined = this.planner.joined;
     job.onProgress(joined + this.pending.reduce((sum, { done }) => sum + done, 0), last - first + 1);
+  }
+}
+
+/** What is told of a chunk, once all of that is there. */
+function factsOf(bytes: Uint8Array | undefined): ChunkFacts | undefined {
+  try {
+    return bytes && readJson<ChunkFacts>(bytes);
+  } catch {
+    return undefined;
   }
 }

@@ -31,6 +31,8 @@ export interface ChunkFacts {
   readonly frames: readonly [number, number];
   readonly before?: string;
   readonly after?: string;
+  /** How many bytes it has. */
+  readonly size: number;
   /** How long it took, in milliseconds, and where. */
   readonly took: number;
   readonly host: string;
