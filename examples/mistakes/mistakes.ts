@@ -97,6 +97,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  unfilled: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.arc({ at: [160, 90], radius: 60, start: 200, end: 340, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.arc({ at: [160, 90], radius: 60, start: 200, end: 340, close: 'sector', fill: buoy });
+      },
+    }),
+  },
   corner: {
     mistake: defineSketch({
       canvas,

@@ -42,6 +42,11 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
   ['what moves behind all of the canvas is not', (canvas, { progress }) => {
     canvas.circle({ at: [60 + progress * 200, 90], radius: 20, fill: blue });
     canvas.rect({ ...side, fill: '#f1b64e' });
+  }, [expect.stringMatching(/^covered: the circle is entirely covered by the rect of line \d+$/) as never]],
+  ['what several cover together', (canvas) => {
+    canvas.circle({ at: [160, 90], radius: 20, fill: blue });
+    canvas.rect({ from: [0, 0], to: [160, 180], fill: '#f1b64e' });
+    canvas.rect({ from: [160, 0], to: [320, 180], fill: '#d98b3a' });
   }, ['covered: the circle is entirely covered by what is drawn later']],
   ['a shape of no size', (canvas) => {
     circle(160, 90)(canvas, undefined as never);

@@ -259,6 +259,16 @@ describe('a mistake is found', () => {
     ['in one angle that is given to the engine in degrees', (canvas) => {
       canvas.circle({ at: [160 + 60 * Math.cos(45), 90], radius: 30, fill: '#24506a' });
     }, 'degrees: Math.cos is given 45, which looks like degrees'],
+    ['in a turn the way that something goes, and a quarter on, by Math.atan2', (canvas, { seconds }) => {
+      const way = Math.atan2(20 + seconds, 60);
+      canvas.rect({ at: [160, 90], size: [60, 20], rotate: way + Math.PI / 2, fill: '#24506a' });
+    }, 'radians: rect is given 1.8925°, which comes from Math.atan2: 108.4° in radians'],
+    ['in a fill of a line that is bent', (canvas) =>
+      canvas.polyline({ points: [[60, 60], [120, 140], [200, 60]], fill: '#24506a' }),
+      'unfilled: the polyline has a fill, and no inside that it could fill'],
+    ['in a fill of outlines that are not closed', (canvas) =>
+      canvas.path({ data: 'M60 60 L120 140 L200 60', fill: '#24506a' }),
+      'unfilled: the path has a fill, and no inside that it could fill'],
     ['in a label that is spelt in two ways', (canvas, { pointer }) => {
       canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('Cran') ? '#f1b64e' : '#24506a', label: 'crane' });
       canvas.rect({ at: [250, 90], size: 30, fill: pointer.over('crane') ? '#f1b64e' : '#24506a' });
@@ -407,6 +417,18 @@ describe('nothing is found', () => {
         canvas.rotate(30);
         canvas.toCanvas([20, 20]);
       });
+    }],
+    ['in angles of Math.atan2 that become degrees, and in whole ones', (canvas, { seconds }) => {
+      const way = Math.atan2(20 + seconds, 60);
+      canvas.rect({ at: [60, 90], size: [60, 20], rotate: (way * 180) / Math.PI, fill: '#24506a' });
+      canvas.rect({ at: [260, 90], size: [60, 20], rotate: 30 * Math.atan2(1, 1), fill: '#24506a' });
+    }],
+    ['in the color of a line by its fill, wide or straight, or of what is closed', (canvas) => {
+      canvas.style({ stroke: { width: 3 } });
+      canvas.arc({ at: [160, 90], radius: 40, start: 10, end: 90, fill: '#24506a' });
+      canvas.style({ stroke: { width: 1 } });
+      canvas.polyline({ points: [[20, 20], [90, 40]], fill: '#24506a' });
+      canvas.spline({ points: [[20, 90], [90, 120], [50, 150]], closed: true, fill: '#24506a' });
     }],
     ['in a label of what waits for a press', (canvas, { pointer }) => {
       canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('jib') ? '#f1b64e' : '#24506a', label: 'crane' });

@@ -92,7 +92,20 @@ describe('what a frame drew', () => {
       canvas.circle({ at: [50, 50], radius: 10, fill: 'gold' });
       canvas.rect({ from: [30, 30], to: [70, 70], fill: 'navy' });
     });
-    expect(items.map(({ hidden, seen }) => [hidden, seen])).toEqual([['covered', 0], [undefined, 1]]);
+    expect(items.map(({ hidden, seen, coveredBy }) => [hidden, seen, coveredBy])).toEqual([['covered', 0, 2], [undefined, 1, undefined]]);
+  }); // prettier-ignore
+
+  test('says which one covers it, through others in between, and none where only several together do', () => {
+    const items = itemsOf((canvas) => {
+      canvas.circle({ at: [50, 50], radius: 10, fill: 'gold' });
+      canvas.rect({ from: [0, 0], to: [50, 100], fill: 'navy' });
+      canvas.rect({ from: [50, 0], to: [100, 100], fill: 'teal' });
+      canvas.circle({ at: [20, 50], radius: 10, fill: 'gold' });
+      canvas.circle({ at: [20, 50], radius: 11, fill: 'navy', opacity: 0.5 });
+      canvas.rect({ from: [5, 35], to: [35, 65], fill: 'teal' });
+    });
+    expect(items.map(({ coveredBy }) => coveredBy)).toEqual([undefined, undefined, undefined, 6, 6, undefined]);
+    expect(items[0].hidden).toBe('covered');
   }); // prettier-ignore
 
   test('a transform in words builds the same transform again', () => {

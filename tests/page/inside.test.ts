@@ -58,8 +58,10 @@ describe('the items', () => {
     expect(await viewer.page.locator('.pile').textContent()).toBe('There, from the top: 4 rect post2 circle lamp1 rect sky');
     await viewer.page.mouse.click(...(await onPage(200, 100)));
     await until(detail, /^Item2 circle lampLinepier\.ts:8Where190, 90 to 210, 110 \(20 × 20\)/);
-    expect(await detail()).toMatch(/Seencovered/);
+    expect(await detail()).toMatch(/Seencovered by 4 rect post/);
     expect(await outlines('chosen-outline')).toBe(1);
+    await viewer.page.locator('.chosen').getByRole('button', { name: '4 rect post' }).click();
+    await until(detail, /^Item4 rect post in pier/);
     await viewer.page.locator('.parts .item', { hasText: '3 rect post' }).click();
     await viewer.button('all 3 of this line').click();
     expect(await outlines('chosen-outline')).toBe(3);

@@ -40,6 +40,7 @@ const kin: Kin = {
   },
   spacing: { spacing: 'size step cell gap every columns rows' },
   stops: { stops: 'colors colorStops' },
+  offset: { 'offset, 0 to 1': 'at time t position pos percent' },
   start: { start: 'startAngle from begin setup init' },
   end: { end: 'endAngle to stop' },
   data: { data: 'd' },
@@ -89,6 +90,7 @@ const kin: Kin = {
   anchor: {
     'anchor, or group({ rotate, about: [x, y] }, …)': 'about around pivot origin center transformOrigin',
     'group({ translate, skew }, …)': 'translate skew tilt transform',
+    "anchor: 'top-left', beside at": 'topLeft corner',
     anchor: 'align baseline',
   },
   maxWidth: { maxWidth: 'width' },
@@ -109,6 +111,7 @@ const kin: Kin = {
   rect: { rect: 'square rectangle box fillRect strokeRect' },
   ellipse: { ellipse: 'oval' },
   polygon: { polygon: 'hexagon pentagon octagon' },
+  arc: { "arc({ close: 'sector' })": 'sector wedge pie slice' },
   spline: { spline: 'curve' },
   path: { 'path({ build })': 'beginPath moveTo lineTo bezierCurveTo quadraticCurveTo closePath bezier' },
   picture: { picture: 'image img drawImage' },

@@ -10,6 +10,7 @@ import type { Rule } from './rule.ts';
 import { chanceRules } from './rules/chance.ts';
 import { angleRules } from './rules/angles.ts';
 import { colorRules } from './rules/colors.ts';
+import { hiddenRules } from './rules/hidden.ts';
 import { itemRules } from './rules/items.ts';
 import { stateRules } from './rules/state.ts';
 import { textRules } from './rules/text.ts';
@@ -19,6 +20,7 @@ import { givenBy } from '../schema/given.ts';
 
 /** All that is looked for. */
 export const rules: readonly Rule[] = [
+  ...hiddenRules,
   ...itemRules,
   ...angleRules,
   ...colorRules,

@@ -80,6 +80,8 @@ export class Noted {
   readonly engine: { readonly call: string; readonly line: SourceLine | undefined }[] = [];
   /** The angles that `Math.sin` and its kin were given, but for 0. */
   readonly angles: { readonly call: string; readonly angle: number; readonly line: SourceLine | undefined }[] = [];
+  /** What `Math.atan2` and its kin gave, but for 0, by `angleKey`; each by the name of its call. */
+  readonly arcs = new Map<number, string>();
   /** Whether a step has changed the state, or returned another. */
   moved = false;
   /** The first place of the state that a paint has changed, where one has. */
@@ -89,6 +91,9 @@ export class Noted {
   /** The log of the paint that is to be noted in full; undefined where none is. */
   log: PaintLog | undefined;
 }
+
+/** An angle in radians as it is known again after arithmetic has changed its last digits. */
+export const angleKey = (angle: number): number => Math.round(angle * 1e9);
 
 /** The sketch, watched: it draws the same, and what it does is noted. */
 export function watched(sketch: Sketch, noted: Noted): Sketch {
@@ -261,24 +266,32 @@ const chancy: readonly [holder: object, name: string, call: string][] = [
     .map((name): [object, string, string] => [globalThis, name, `${name}()`]),
 ];
 
-const trigonometric = ['sin', 'cos', 'tan'] as const;
+/** The engine's mathematics, by the names of its functions. */
+const maths = Math as unknown as Record<string, (...given: number[]) => number>;
+const trigonometric = ['sin', 'cos', 'tan'];
 /** So many of their calls are noted in steps, and as many more in paints that are noted in full: each takes its time. */
 const maxAngles = 1000;
 
+const inverse = ['atan2', 'atan', 'asin', 'acos'];
+/** So many angles that they gave are kept: they are numbers, no more. */
+const maxArcs = 100_000;
+
 /**
- * Calls the sketch's code, and notes what it asks of the engine: chance, clocks, and what angles it gives. The engine is
+ * Calls the sketch's code, and notes what it asks of the engine: chance, clocks, and what angles it gives and gets. The engine is
  * as before afterwards.
  */
 function throughEngine<T>(noted: Noted, call: () => T): T {
   const before = chancy.map(([holder, name]) => (holder as Record<string, unknown>)[name]);
-  const functions = trigonometric.map((name) => Math[name]);
-  trigonometric.forEach((name, i) => {
-    Math[name] = (angle) => {
-      if (angle !== 0 && noted.angles.length < (noted.log === undefined ? maxAngles : 2 * maxAngles))
-        noted.angles.push({ call: `Math.${name}`, angle, line: sketchLine() });
-      return functions[i](angle);
+  const functions = [...trigonometric, ...inverse].map((name) => [name, maths[name]] as const);
+  for (const [name, engineFunction] of functions)
+    maths[name] = (...given) => {
+      const result = engineFunction(...given);
+      if (inverse.includes(name)) {
+        if (result !== 0 && noted.arcs.size < maxArcs) noted.arcs.set(angleKey(result), `Math.${name}`);
+      } else if (given[0] !== 0 && noted.angles.length < (noted.log === undefined ? maxAngles : 2 * maxAngles))
+        noted.angles.push({ call: `Math.${name}`, angle: given[0], line: sketchLine() });
+      return result;
     };
-  });
   const engineDate = globalThis.Date;
   chancy.forEach(([holder, name, words], i) => {
     (holder as Record<string, unknown>)[name] = (...given: unknown[]): unknown => {
@@ -298,7 +311,7 @@ function throughEngine<T>(noted: Noted, call: () => T): T {
     return call();
   } finally {
     globalThis.Date = engineDate;
-    trigonometric.forEach((name, i) => (Math[name] = functions[i]));
+    for (const [name, engineFunction] of functions) maths[name] = engineFunction;
     chancy.forEach(([holder, name], i) => ((holder as Record<string, unknown>)[name] = before[i]));
   }
 }

@@ -53,6 +53,8 @@ export interface ItemDescription {
   readonly seen: number | undefined;
   /** Why nothing of it can be seen; undefined where something can. */
   readonly hidden: Hidden | undefined;
+  /** The number of the item that covers all of it; undefined where it is not covered, or by several together. */
+  readonly coveredBy: number | undefined;
 }
 
 /** A group of a frame. */
@@ -122,6 +124,7 @@ export function itemsInWords(frame: Frame, shares = sharesOf(frame)): ItemInWord
       style: styleInWords(item, painted),
       seen: share?.seen,
       hidden: whyHidden(item, box, canvas, share),
+      coveredBy: share?.coveredBy === undefined ? undefined : frame.order[share.coveredBy] + 1,
     };
   });
 }

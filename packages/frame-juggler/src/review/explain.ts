@@ -63,6 +63,8 @@ export interface ExplainedItem {
   readonly seen?: number;
   /** Why nothing of it can be seen. */
   readonly hidden?: Hidden;
+  /** The number of the item that covers all of it, where one does. */
+  readonly coveredBy?: number;
 }
 
 /** What a frame drew, as plain data. Its form is documented in docs/review.md; it only ever grows while `version` stays. */
@@ -156,7 +158,8 @@ export function unitsAt({ view: [a, b, c, d, e, f] }: Frame, x: number, y: numbe
 }
 
 function plain(item: ItemInWords, groups: readonly string[]): ExplainedItem {
-  const { number, shape, label, text, source, box, fill, stroke, style, transform, placed, seen, hidden } = item;
+  const { number, shape, label, text, source, box, fill, stroke, style, transform, placed, seen, hidden, coveredBy } =
+    item;
   // Set one after the other, as it may be done for ten thousand items; what is not there has no name in a file.
   const told: { -readonly [Key in keyof ExplainedItem]?: ExplainedItem[Key] } = { number, shape };
   if (label !== undefined) told.label = label;
@@ -169,6 +172,7 @@ function plain(item: ItemInWords, groups: readonly string[]): ExplainedItem {
   Object.assign(told, { style, transform, placed });
   if (seen !== undefined) told.seen = Math.round(seen * 1000) / 1000;
   if (hidden !== undefined) told.hidden = hidden;
+  if (coveredBy !== undefined) told.coveredBy = coveredBy;
   return told as ExplainedItem;
 }
 
@@ -266,14 +270,18 @@ function itemLines(item: ExplainedItem, width: number): string[] {
   });
 }
 
-function seenInWords({ seen, hidden }: ExplainedItem): string {
-  if (hidden !== undefined) return `nothing of it: ${hidden}`;
+function seenInWords({ seen, hidden, coveredBy }: ExplainedItem): string {
+  if (hidden !== undefined) return `nothing of it: ${hiddenInWords(hidden, coveredBy)}`;
   return seen === undefined
     ? 'not worked out'
     : seen > 0.9995
       ? 'all of it'
       : `${(seen * 100).toFixed(1)} % of what it paints`;
 }
+
+/** Why an item cannot be seen, and by which one: "covered by 7". */
+export const hiddenInWords = (hidden: Hidden, coveredBy: number | undefined): string =>
+  coveredBy === undefined ? hidden : `${hidden} by ${coveredBy}`;
 
 const maxText = 24;
 
@@ -297,8 +305,8 @@ function middleOf({ left, top, right, bottom }: Box): string {
   return `${tenth((left + right) / 2)}, ${tenth((top + bottom) / 2)}`;
 }
 
-function seenOf({ seen, hidden }: ExplainedItem): string {
-  if (hidden !== undefined) return hidden;
+function seenOf({ seen, hidden, coveredBy }: ExplainedItem): string {
+  if (hidden !== undefined) return hiddenInWords(hidden, coveredBy);
   return seen === undefined ? '' : seen < 0.01 ? '<1 %' : `${Math.round(seen * 100)} %`;
 }
 

@@ -20,6 +20,8 @@ export interface SeenShare {
   readonly seen: number;
   /** Whether it paints anything on the canvas at all. */
   readonly painted: boolean;
+  /** The place, in painter's order, of the one item that hides all of it; undefined where it can be seen, or several do. */
+  readonly coveredBy?: number | undefined;
 }
 
 /**
@@ -33,6 +35,8 @@ export function seenShares(frame: Frame): SeenShare[] {
   const shares: SeenShare[] = Array.from(order, () => ({ seen: 0, painted: false }));
   const { density, width, height, boxes } = placesOf(frame);
   const through = new Float32Array(width * height).fill(1);
+  // Of each pixel through which nothing is seen any more, the item that hides what is below.
+  const hiders = new Int32Array(width * height).fill(-1);
   const view = multiply(scaling(density, density), frame.view);
   const surfaces = new Surfaces();
   // One frame object is reused for every drawing, because copying a frame would take longer than drawing a small one.
@@ -54,11 +58,37 @@ export function seenShares(frame: Frame): SeenShare[] {
         if (clear === 0) continue;
         seen += alpha * clear;
         through[pixel] = clear * passing[alpha];
+        if (alpha === 255) hiders[pixel] = i;
       }
     }
     // Antialiased edges of an item that lies exactly above leave a little of each pixel that they cut.
     const share = all === 0 ? 0 : seen / all;
-    shares[i] = { seen: share < 0.002 ? 0 : Math.min(1, share), painted: all > 0 };
+    if (all > 0 && share < 0.002)
+      shares[i] = { seen: 0, painted: true, coveredBy: hiderOf(box, data, rowLength, left, top) };
+    else shares[i] = { seen: Math.min(1, share), painted: all > 0 };
+  };
+
+  /** The item that hides what was drawn, by the majority vote of Boyer and Moore among its pixels. */
+  const hiderOf = (box: Box, data: Uint8Array, rowLength: number, left: number, top: number): number | undefined => {
+    let hider = -1;
+    let lead = 0;
+    let votes = 0;
+    let all = 0;
+    for (let y = box.top; y < box.bottom; y++) {
+      let at = ((y - top) * rowLength + box.left - left) * 4 + 3;
+      let pixel = y * width + box.left;
+      for (const end = y * width + box.right; pixel < end; at += 4, pixel++) {
+        if (data[at] === 0) continue;
+        all++;
+        // At its edges what lies exactly above hides no pixel wholly.
+        if (hiders[pixel] < 0) continue;
+        votes++;
+        if (hiders[pixel] === hider) lead++;
+        else if (lead === 0) [hider, lead] = [hiders[pixel], 1];
+        else lead--;
+      }
+    }
+    return votes * 2 >= all && lead >= 0.9 * votes ? hider : undefined;
   };
 
   /** Draws an item alone: only the pixels that it can reach. */

@@ -191,6 +191,7 @@ function Chosen({ frame }: { frame: FrameDescription }) {
   if (item === undefined) return null;
   const { source, box, placed, style, groups } = item;
   const about = groups.map((group) => frame.groups[group].label ?? 'group').join(' › ');
+  const coverer = frame.items.find(({ number }) => number === item.coveredBy);
   const siblings = frame.items.filter((other) => isSameLine(other, item)).map(({ number }) => number);
   return (
     <dl class="chosen">
@@ -225,7 +226,17 @@ function Chosen({ frame }: { frame: FrameDescription }) {
       <dt>Style</dt>
       <dd>{style}</dd>
       <dt>Seen</dt>
-      <dd>{seenInWords(item) || 'not worked out for so many items'}</dd>
+      <dd>
+        {seenInWords(item) || 'not worked out for so many items'}
+        {coverer !== undefined && (
+          <>
+            {' by '}
+            <Button name="Chooses what covers it" onClick={() => (state.chosen.value = [coverer.number])}>
+              {nameOf(coverer)}
+            </Button>
+          </>
+        )}
+      </dd>
       <Given others={siblings.length - 1} />
     </dl>
   );

@@ -1,3 +1,4 @@
+import { fromRadians } from '../../geometry/angle.ts';
 import { identity } from '../../geometry/matrix.ts';
 import {
   byLine,
@@ -10,7 +11,7 @@ import {
   type SeenItem,
 } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
-import { optionsOf, type NotedCall } from '../watch.ts';
+import { angleKey, optionsOf, type NotedCall } from '../watch.ts';
 
 /* Degrees and radians, one taken for the other. */
 
@@ -23,23 +24,38 @@ function looksLikeRadians(angle: unknown): boolean {
   return Math.abs(parts - Math.round(parts)) < 2e-3;
 }
 
+/** By which call an angle came about, or one that it lies a quarter or half a turn from; undefined where by none. */
+function arcOf(angle: number, arcs: ReadonlyMap<number, string>): string | undefined {
+  if (Number.isInteger(angle)) return undefined;
+  for (const parts of [0, 2, -2, 4, -4]) {
+    const call = arcs.get(angleKey(angle + parts * quarter)) ?? arcs.get(angleKey(parts * quarter - angle));
+    if (call !== undefined) return call;
+  }
+  return undefined;
+}
+
 const radians: Rule = {
   name: 'radians',
   title: 'An angle in radians',
   why: 'Angles are in degrees; an angle meant in radians hardly turns anything.',
-  cure: 'Write 90 for a quarter turn, or fromRadians(Math.PI / 2) if your angles come in radians.',
-  find({ details }) {
+  cure: 'Write 90 for a quarter turn, heading([0, 0], [vx, vy]) for Math.atan2(vy, vx), or fromRadians(Math.PI / 2) if your angles come in radians.',
+  find({ details, noted: { arcs } }) {
+    const isArc = (angle: unknown): boolean => typeof angle === 'number' && arcOf(angle, arcs) !== undefined;
+    const isInRadians = (angle: unknown): boolean => looksLikeRadians(angle) || isArc(angle);
     // Every call of a line: an angle that changes comes by such a value now and then.
     return callsByLine(details).flatMap((calls) => {
       // No turn at all is the same in radians: a loop begins with it.
       const turning = calls.filter(({ call }) => anglesOf(call).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
       // Next to an angle in radians, the other one may be a whole number: from 0 to Math.PI.
-      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call).some(looksLikeRadians))) return []; // prettier-ignore
-      const [{ at, call }] = turning;
+      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call).some(isInRadians))) return []; // prettier-ignore
+      const { at, call } = turning.find(({ call }) => anglesOf(call).some(looksLikeRadians)) ?? turning[0];
       const { name, line, first, end } = call;
-      const angle = anglesOf(call).find(looksLikeRadians) as number;
+      const angle = anglesOf(call).find(isInRadians) as number;
       const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
-      const text = `${name} is given ${Number(angle.toFixed(4))}°, which looks like ${Math.round(angle / quarter) * 45}° in radians`;
+      const why = looksLikeRadians(angle)
+        ? `looks like ${Math.round(angle / quarter) * 45}° in radians`
+        : `comes from ${arcOf(angle, arcs)}: ${Number(fromRadians(angle).toFixed(1))}° in radians`;
+      const text = `${name} is given ${Number(angle.toFixed(4))}°, which ${why}`;
       return [{ line, frame: at, items, text }];
     });
   },

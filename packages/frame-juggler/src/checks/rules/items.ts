@@ -1,173 +1,34 @@
 import type { Group } from '../../frame/reader.ts';
-import type { Box } from '../../geometry/box.ts';
 import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
 import { hypot } from '../../maths/power.ts';
-import type { PictureFill } from '../../paint/paint.ts';
-import { isSameFrame } from '../../review/same-frame.ts';
-import {
-  called,
-  covers,
-  isTurnedAside,
-  itemsByLine,
-  linesThat,
-  stillKeys,
-  verb,
-  waitsForInput,
-  type Detail,
-  type Evidence,
-  type SeenItem,
-  type Sighting,
-} from '../evidence.ts';
 import { alphaOf } from '../../paint/color.ts';
-import type { Hidden } from '../../review/describe.ts';
+import type { PictureFill } from '../../paint/paint.ts';
+import { called, itemsByLine, linesThat, verb, type SeenItem } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
-/* Items that cannot be seen, or not as they were meant. */
+/* Items that are seen, but not as they were meant. */
 
-const offCanvas: Rule = {
-  name: 'off-canvas',
-  title: 'Drawn off the canvas',
-  why: 'It is never visible: it is beyond the edge in every frame that was checked.',
-  cure: 'x runs from 0 on the left to width, y from 0 at the top to height: canvas.circle({ at: [width / 2, height / 2], radius: 40 }) is in the middle.',
-  find(evidence) {
-    const still = stillKeys(evidence);
-    const [{ canvas }] = evidence.details;
-    const isLed = evidence.noted.asked.has('pointer');
-    // A moving item may enter the canvas later.
-    const isLost = (seen: SeenItem): boolean => {
-      const { hidden, box } = seen.description;
-      if (hidden !== 'off the canvas' || !still.has(seen.key)) return false;
-      return !(isLed && isAtRest(box, canvas)) && !isTurnedAside(seen);
-    };
-    return [
-      ...linesThat(evidence, isLost, (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely off the canvas, ${whereOff(items[0], evidence)}`), // prettier-ignore
-      ...mostlyOff(evidence, isLost),
-    ];
-  },
-};
-
-/** Lines that draw a still pattern, most of it off the canvas: a loop that runs too far, or in steps that are too wide. */
-function mostlyOff({ details }: Evidence, isOff: (seen: SeenItem) => boolean): Sighting[] {
-  return itemsByLine(details).flatMap(({ line, all }): Sighting[] => {
-    const { detail } = all[0];
-    const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
-    const off = items.filter(isOff);
-    if (off.length < 3 || off.length === items.length || off.length * 2 <= items.length) return [];
-    // One that reaches over opposite edges is large so that it fills the canvas, turned or not.
-    const isOver = (side: (box: Box) => boolean): boolean => off.some(({ description: { box } }) => side(box));
-    const { canvas } = detail;
-    if (isOver(({ right }) => right <= canvas.left) && isOver(({ left }) => left >= canvas.right)) return [];
-    if (isOver(({ bottom }) => bottom <= canvas.top) && isOver(({ top }) => top >= canvas.bottom)) return [];
-    const text = `${off.length} of ${items.length} ${items[0].item.shape} items are entirely off the canvas`;
-    return [{ line, frame: detail.at, text, items: off.map(({ place }) => place + 1) }];
-  });
-}
-
-/** Whether something lies about where the pointer rests while it is not over the canvas: it follows that. */
-function isAtRest({ left, top, right, bottom }: Box, canvas: Box): boolean {
-  const [wide, high] = [canvas.right - canvas.left, canvas.bottom - canvas.top];
-  const [x, y] = [(left + right) / 2 - (canvas.left - wide), (top + bottom) / 2 - (canvas.top - high)];
-  return Math.abs(x) < wide / 2 && Math.abs(y) < high / 2;
-}
-
-function whereOff({ description: { box } }: SeenItem, { details }: Evidence): string {
-  const [{ canvas }] = details;
-  const side =
-    box.right <= canvas.left
-      ? 'to the left of it'
-      : box.left >= canvas.right
-        ? 'to the right of it'
-        : box.bottom <= canvas.top
-          ? 'above it'
-          : 'below it';
-  return `${side}, at ${Math.round((box.left + box.right) / 2)}, ${Math.round((box.top + box.bottom) / 2)}`;
-}
-
-const covered: Rule = {
-  name: 'covered',
-  title: 'Hidden behind what is drawn later',
-  why: 'Later shapes cover earlier ones, and nothing of it is visible.',
-  cure: 'Draw it after whatever hides it, or raise it with layer: 1.',
-  find(evidence) {
-    const still = stillKeys(evidence);
-    return linesThat(
+const unfilled: Rule = {
+  name: 'unfilled',
+  title: 'A fill where there is no inside',
+  why: 'An open arc, spline, path or polyline is a line: its fill colors that line, and nothing is filled.',
+  cure: "Close it: close: 'sector' or 'chord' of an arc, closed: true of a spline, Z at the end of a path's data, polygon in place of polyline. A line's own color is its stroke.",
+  find: (evidence) =>
+    linesThat(
       evidence,
-      // A moving item may become visible again, but not from behind something that fills the canvas.
-      (seen, detail) => seen.description.hidden === 'covered' && (still.has(seen.key) || isUnderAll(seen, detail)),
-      (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely covered by what is drawn later`,
-    );
-  },
+      ({ item: { shape, fill, stroke }, place }, { log }) => {
+        const call = log.callOf(place);
+        if (call === undefined || !mayBeClosed.has(shape) || fill !== undefined) return false;
+        const { fill: wanted = 'none', points } = optionsOf(call);
+        // One that is wider than by default is meant to be a line.
+        return wanted !== 'none' && stroke?.width === 1 && !(Array.isArray(points) && points.length < 3);
+      },
+      (items) => `${called(items)} ${verb(items, 'has', 'have')} a fill, and no inside that it could fill`,
+    ),
 };
 
-const clipped: Rule = {
-  name: 'clipped',
-  title: 'Cut away by the clip of its group',
-  why: 'The clip keeps only what lies inside of it, and nothing of this does.',
-  cure: 'A clip is drawn in the units of its group: after translate: [160, 90] the place [0, 0] is what was [160, 90].',
-  find(evidence) {
-    const still = stillKeys(evidence);
-    return linesThat(
-      evidence,
-      ({ description: { hidden }, key }) => hidden === 'clipped away' && still.has(key),
-      (items) => `${called(items)} ${verb(items, 'lies', 'lie')} outside of the clip`,
-    );
-  },
-};
-
-/** Whether something that is drawn later fills the whole canvas. */
-function isUnderAll(seen: SeenItem, { items, canvas }: Detail): boolean {
-  return items.slice(items.indexOf(seen) + 1).some((one) => covers(one, canvas));
-}
-
-const sizeless = {
-  'squashed flat': (items) => `${verb(items, 'is', 'are')} squashed flat by a scale of 0`,
-  'no size': (items) => `${verb(items, 'has', 'have')} no size`,
-  'too small': (items) => `${verb(items, 'is', 'are')} too small to be seen`,
-} satisfies Partial<Record<Hidden, (items: readonly SeenItem[]) => string>>;
-
-const noSize: Rule = {
-  name: 'no-size',
-  title: 'Without a size',
-  why: 'A length or a scale of 0 leaves nothing to paint.',
-  cure: 'Give it a size above 0, or two points or more; a scale of 1 leaves it unchanged.',
-  find(evidence) {
-    // A line may be drawn by hand yet.
-    const isLed = waitsForInput(evidence.noted);
-    return linesThat(
-      evidence,
-      ({ item: { start, end }, description: { hidden } }) =>
-        hidden !== undefined && hidden in sizeless && !(isLed && start === end),
-      (items) => `${called(items)} ${sizeless[items[0].description.hidden as keyof typeof sizeless](items)}`,
-    );
-  },
-};
-
-const noPaint: Rule = {
-  name: 'no-paint',
-  title: 'Painted with nothing',
-  why: 'It has neither a visible fill nor a visible stroke.',
-  cure: "Give it one: fill: 'teal', or stroke: { color: 'teal', width: 2 }.",
-  find(evidence) {
-    // An item may be about to fade in, but not where nothing ever changes.
-    const isForever = isStill(evidence);
-    return linesThat(
-      evidence,
-      ({ description: { hidden } }) => hidden === 'no paint' || (hidden === 'opacity 0' && isForever),
-      (items) =>
-        items[0].description.hidden === 'opacity 0'
-          ? `${called(items)} ${verb(items, 'has', 'have')} an opacity of 0`
-          : `${called(items)} ${verb(items, 'has', 'have')} neither fill nor stroke`,
-    );
-  },
-};
-
-/** Whether a sketch shows one picture all through. */
-function isStill({ sketch, course, noted }: Evidence): boolean {
-  if (sketch.frames === 1) return true;
-  const isLed = waitsForInput(noted) || noted.asked.has('dials');
-  return !isLed && !sketch.hasStep && course.every((frame) => isSameFrame(frame, { ...course[0], carry: frame.carry }));
-}
+const mayBeClosed = new Set(['arc', 'spline', 'path', 'polyline']);
 
 const corner: Rule = {
   name: 'corner',
@@ -367,11 +228,7 @@ function isSqueezed(fill: SeenItem['item']['fill']): boolean {
 }
 
 export const itemRules: readonly Rule[] = [
-  offCanvas,
-  covered,
-  clipped,
-  noSize,
-  noPaint,
+  unfilled,
   corner,
   samePlace,
   sameColor,
