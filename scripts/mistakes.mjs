@@ -59,7 +59,8 @@ sketch and give the reason: \`defineSketch({ accept: { covered: 'the moon sets' 
 - [covered](#covered) by what is drawn later;
 - [the same color](#same-color) as what is behind it, or without any paint ([no-paint](#no-paint));
 - [without a size](#no-size), or scaled down to nothing;
-- mostly [beyond the corner](#corner), as \`at\` is its middle;
+- mostly [beyond the corner](#corner), as \`at\` is its middle; or [in a corner](#unscaled), its place between 0 and 1;
+- a line where you meant [an area](#unfilled);
 - [never drawn at all](#nothing-drawn), or there in one frame and [gone](#vanishes) in the next;
 - moved by a transform that [was meant for another shape](#leak).
 

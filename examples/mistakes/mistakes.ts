@@ -125,6 +125,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  unscaled: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { random }) {
+        for (let i = 0; i < 30; i++) {
+          canvas.circle({ at: [random.between(0, 1), random.between(0, 1)], radius: 4, fill: buoy }); // ←
+        }
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { width, height, random }) {
+        for (let i = 0; i < 30; i++) {
+          canvas.circle({ at: [random.between(0, width), random.between(0, height)], radius: 4, fill: buoy });
+        }
+      },
+    }),
+  },
   'same-place': {
     mistake: defineSketch({
       canvas,
@@ -793,6 +811,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       paint(canvas) {
         const tide: Record<string, number> = { height: 3.1 };
         canvas.text(`Tide ${tide.height} m`, { at: [160, 90], size: 28, fill: ink });
+      },
+    }),
+  },
+  'long-number': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text(`Tide ${12.4 / 3} m`, { at: [160, 90], size: 28, fill: ink }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.text(`Tide ${(12.4 / 3).toFixed(1)} m`, { at: [160, 90], size: 28, fill: ink });
       },
     }),
   },

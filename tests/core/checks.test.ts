@@ -6,6 +6,7 @@ import {
   dial,
   gray,
   linearGradient,
+  polar,
   picture,
   radialGradient,
   hsl,
@@ -262,7 +263,22 @@ describe('a mistake is found', () => {
     ['in a turn the way that something goes, and a quarter on, by Math.atan2', (canvas, { seconds }) => {
       const way = Math.atan2(20 + seconds, 60);
       canvas.rect({ at: [160, 90], size: [60, 20], rotate: way + Math.PI / 2, fill: '#24506a' });
-    }, 'radians: rect is given 1.8925°, which comes from Math.atan2: 108.4° in radians'],
+    }, 'radians: rect is given 1.8925°, which comes from Math.atan2: 108.4349° in radians'],
+    ['in the tenths of a turn in radians', (canvas) => {
+      for (let i = 0; i < 10; i++)
+        canvas.group({ translate: [160, 90], rotate: (i / 10) * 2 * Math.PI }, () => canvas.rect({ at: [60, 0], size: 20, fill: '#24506a' }));
+    }, 'radians: 10 calls of group turn by 0.6283° each, which looks like 36° in radians'],
+    ['in turns that go on by fifths of one, in radians', (canvas) => {
+      canvas.translate([160, 90]);
+      for (let i = 0; i < 5; i++) {
+        canvas.line({ from: [0, 0], to: [60, 0], stroke: { color: '#24506a', width: 5 } });
+        canvas.rotate((2 * Math.PI) / 5);
+      }
+    }, 'radians: 5 calls of rotate turn by 1.2566° each, which looks like 72° in radians'],
+    ['in points about another by angles in radians', (canvas) => {
+      for (let i = 0; i < 7; i++)
+        canvas.circle({ at: polar({ angle: (i * Math.PI) / 6, distance: 60, from: [160, 90] }), radius: 5, fill: '#24506a' });
+    }, 'radians: 7 calls of polar turn by 0.5236° each, which looks like 30° in radians'],
     ['in a fill of a line that is bent', (canvas) =>
       canvas.polyline({ points: [[60, 60], [120, 140], [200, 60]], fill: '#24506a' }),
       'unfilled: the polyline has a fill, and no inside that it could fill'],
@@ -422,6 +438,17 @@ describe('nothing is found', () => {
       const way = Math.atan2(20 + seconds, 60);
       canvas.rect({ at: [60, 90], size: [60, 20], rotate: (way * 180) / Math.PI, fill: '#24506a' });
       canvas.rect({ at: [260, 90], size: [60, 20], rotate: 30 * Math.atan2(1, 1), fill: '#24506a' });
+    }],
+    ['in places from 0 to 1 that are few, or the same, and in numbers of few digits', (canvas) => {
+      canvas.group({ translate: [160, 90] }, () => {
+        for (let i = 0; i < 4; i++) canvas.circle({ at: [i / 4, 0], radius: 20 - 4 * i, fill: i % 2 ? '#24506a' : '#f1b64e' });
+        for (let i = 9; i > 0; i--) canvas.rect({ at: [0, 0], size: i, fill: i % 2 ? '#24506a' : '#f1b64e' });
+      });
+      canvas.text('version 1.25.123456789, 3.5 m', { at: [160, 150], size: 14, fill: '#1b2f3a' });
+    }],
+    ['in turns by degrees that are no whole ones', (canvas) => {
+      for (let i = 0; i < 7; i++)
+        canvas.circle({ at: polar({ angle: (i * 360) / 7, distance: 60, from: [160, 90] }), radius: 5, fill: '#24506a' });
     }],
     ['in the color of a line by its fill, wide or straight, or of what is closed', (canvas) => {
       canvas.style({ stroke: { width: 3 } });

@@ -211,6 +211,10 @@ export const callsByLine = onceOf(
     ),
 );
 
+/** The numbers of the items that calls drew. */
+export const numbersOf = (calls: readonly NotedCall[]): number[] =>
+  calls.flatMap(({ first, end }) => Array.from({ length: end - first }, (_, i) => first + i + 1));
+
 /** Whether a sketch looks at what a person does: nobody does it while a sketch is checked, so that it may draw more yet. */
 export const waitsForInput = ({ asked }: Noted): boolean => asked.has('pointer') || asked.has('keys');
 

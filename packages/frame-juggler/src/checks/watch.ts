@@ -1,4 +1,5 @@
 import type { Canvas } from '../canvas/canvas.ts';
+import { polarWatch } from '../geometry/angle.ts';
 import { sketchLine, type SourceLine } from '../source-line.ts';
 import type { Pointer } from '../sketch/input.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
@@ -12,7 +13,7 @@ import { restyleText, type TextStyle, type TextStyleOptions } from '../text/styl
  * outside, through stand-ins for its canvas and its moment, so that a run that is not watched costs nothing for it.
  */
 
-/** A call of the canvas. */
+/** A call of the canvas, or of `polar`. */
 export interface NotedCall {
   readonly name: string;
   readonly given: readonly unknown[];
@@ -111,8 +112,8 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
       }),
     paint: takingAsMuch(sketch.paint, (canvas, moment, state) => {
       const before = noted.log && valuesOf(state);
-      const result: unknown = throughEngine(noted, () =>
-        sketch.paint(watchedCanvas(canvas, noted), watchedMoment(moment, noted), state),
+      const result: unknown = notingPolar(noted.log, canvas, () =>
+        throughEngine(noted, () => sketch.paint(watchedCanvas(canvas, noted), watchedMoment(moment, noted), state)),
       );
       const after = before && valuesOf(state);
       noted.changed ??= firstChange(before?.values, after?.values);
@@ -214,6 +215,21 @@ function watchedCanvas(canvas: Canvas, noted: Noted): Canvas {
       };
     },
   });
+}
+
+/** Calls what is given, and notes the calls of `polar` among those of the canvas. */
+function notingPolar<Result>(log: PaintLog | undefined, canvas: Canvas, call: () => Result): Result {
+  if (log === undefined) return call();
+  polarWatch.onCall = (options) => {
+    const place = canvas.recorded;
+    const { depth } = log;
+    log.events.push({ type: 'call', call: { name: 'polar', given: [options], line: sketchLine(), first: place, end: place, depth } }); // prettier-ignore
+  };
+  try {
+    return call();
+  } finally {
+    polarWatch.onCall = undefined;
+  }
 }
 
 function within<Result>(log: PaintLog, body: () => Result): Result {

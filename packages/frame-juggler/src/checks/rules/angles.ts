@@ -7,6 +7,7 @@ import {
   isOff,
   isTurnedAside,
   itemsByLine,
+  numbersOf,
   type Evidence,
   type SeenItem,
 } from '../evidence.ts';
@@ -42,30 +43,54 @@ const radians: Rule = {
   find({ details, noted: { arcs } }) {
     const isArc = (angle: unknown): boolean => typeof angle === 'number' && arcOf(angle, arcs) !== undefined;
     const isInRadians = (angle: unknown): boolean => looksLikeRadians(angle) || isArc(angle);
-    // Every call of a line: an angle that changes comes by such a value now and then.
     return callsByLine(details).flatMap((calls) => {
       // No turn at all is the same in radians: a loop begins with it.
       const turning = calls.filter(({ call }) => anglesOf(call).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
-      // Next to an angle in radians, the other one may be a whole number: from 0 to Math.PI.
-      if (turning.length === 0 || !turning.every(({ call }) => anglesOf(call).some(isInRadians))) return []; // prettier-ignore
-      const { at, call } = turning.find(({ call }) => anglesOf(call).some(looksLikeRadians)) ?? turning[0];
-      const { name, line, first, end } = call;
+      if (turning.length === 0) return [];
+      const [{ at }] = turning;
+      const { name, line } = turning[0].call;
+      const inFrame = calls.filter((one) => one.at === at).map(({ call }) => call);
+      const items = numbersOf(inFrame);
+      const part = partOfTurn(inFrame);
+      if (part !== undefined) {
+        const text = `${inFrame.length} calls of ${name} turn by ${rounded(part)}° each, which looks like ${rounded(fromRadians(part))}° in radians`;
+        return [{ line, frame: at, items, text }];
+      }
+      // Every call of a line: an angle that changes comes by such a value now and then. Next to an angle in radians, the
+      // other one may be a whole number: from 0 to Math.PI.
+      if (!turning.every(({ call }) => anglesOf(call).some(isInRadians))) return [];
+      const { call } = turning.find(({ call }) => anglesOf(call).some(looksLikeRadians)) ?? turning[0];
       const angle = anglesOf(call).find(isInRadians) as number;
-      const items = Array.from({ length: end - first }, (_, i) => first + i + 1);
       const why = looksLikeRadians(angle)
         ? `looks like ${Math.round(angle / quarter) * 45}° in radians`
-        : `comes from ${arcOf(angle, arcs)}: ${Number(fromRadians(angle).toFixed(1))}° in radians`;
-      const text = `${name} is given ${Number(angle.toFixed(4))}°, which ${why}`;
-      return [{ line, frame: at, items, text }];
+        : `comes from ${arcOf(angle, arcs)}: ${rounded(fromRadians(angle))}° in radians`;
+      return [{ line, frame: at, items, text: `${name} is given ${rounded(angle)}°, which ${why}` }];
     });
   },
 };
+
+const rounded = (angle: number): number => Number(angle.toFixed(4));
+
+/**
+ * By how much each call of a loop turns further than the one before, if all of them go half round or all round in
+ * radians; undefined where they do not.
+ */
+function partOfTurn(calls: readonly NotedCall[]): number | undefined {
+  const angles = calls.map((call) => anglesOf(call).find((angle) => angle !== undefined));
+  if (angles.length < 3 || !angles.every((angle) => typeof angle === 'number')) return undefined;
+  // One rotate turns on from the one before it.
+  const part = calls[0].name === 'rotate' ? angles[0] : angles[1] - angles[0];
+  const isEven = angles.every((angle, i) => Math.abs(angle - angles[0] - (calls[0].name === 'rotate' ? 0 : i * part)) < 1e-6); // prettier-ignore
+  const isRound = [angles.length, angles.length - 1].some((count) => [1, 2].some((halves) => Math.abs(Math.abs(part * count) - halves * Math.PI) < 1e-6)); // prettier-ignore
+  return isEven && isRound ? part : undefined;
+}
 
 /** The angles that a call is given. */
 function anglesOf(call: NotedCall): unknown[] {
   const { name, given } = call;
   if (name === 'rotate') return [given[0]];
   const options = optionsOf(call);
+  if (name === 'polar') return [options.angle];
   return name === 'arc' ? [options.rotate, options.start, options.end] : [options.rotate];
 }
 

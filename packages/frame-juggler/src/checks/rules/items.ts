@@ -3,7 +3,8 @@ import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
 import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
 import type { PictureFill } from '../../paint/paint.ts';
-import { called, itemsByLine, linesThat, verb, type SeenItem } from '../evidence.ts';
+import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
+import { called, callsByLine, itemsByLine, linesThat, numbersOf, verb, type SeenItem } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
@@ -58,6 +59,33 @@ const corner: Rule = {
       return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
     }),
 };
+
+/** Fewer items than this may lie in one place by chance. */
+const many = 5;
+
+const unscaled: Rule = {
+  name: 'unscaled',
+  title: 'Places from 0 to 1',
+  why: 'A place is in units; random.between(0, 1), progress and the like give parts of a whole: all of it comes to lie in one corner.',
+  cure: 'Multiply by the size, or ask for more: at: [random.between(0, width), random.between(0, height)].',
+  find: ({ details }) =>
+    callsByLine(details).flatMap((calls) => {
+      const [{ at, call }] = calls;
+      const { canvas } = details.find((detail) => detail.at === at)!;
+      const inFrame = calls.filter((one) => one.at === at).map((one) => one.call);
+      const places = inFrame.map((one) => optionsOf(one).at);
+      const isSmall = Math.min(canvas.right - canvas.left, canvas.bottom - canvas.top) < 10;
+      if (isSmall || places.length < many || !places.every(isFraction)) return [];
+      // Several times in one place is another mistake, or none.
+      if (new Set(places.map((place) => `${xOf(place)},${yOf(place)}`)).size < places.length / 2) return [];
+      const text = `all ${places.length} places that ${call.name} is given here lie between 0 and 1`;
+      return [{ line: call.line, frame: at, items: numbersOf(inFrame), text }];
+    }),
+};
+
+/** Whether a place has both coordinates between 0 and 1. */
+const isFraction = (place: unknown): place is Point =>
+  isPoint(place) && [xOf(place as Point), yOf(place as Point)].every((one) => one >= 0 && one <= 1);
 
 const samePlace: Rule = {
   name: 'same-place',
@@ -230,6 +258,7 @@ function isSqueezed(fill: SeenItem['item']['fill']): boolean {
 export const itemRules: readonly Rule[] = [
   unfilled,
   corner,
+  unscaled,
   samePlace,
   sameColor,
   cutStroke,

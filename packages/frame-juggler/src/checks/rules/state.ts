@@ -1,5 +1,5 @@
 import type { SourceLine } from '../../source-line.ts';
-import { placeOf, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
+import { numbersOf, placeOf, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf, type NotedCall } from '../watch.ts';
 
@@ -174,7 +174,7 @@ function leaksOf({ at, log }: Detail): Sighting[] {
       line: call.line,
       frame: at,
       text: `this ${call.name} affects everything drawn after it until the end of the frame: ${reached.size} lines of calls`,
-      items: after.flatMap(({ first, end }) => Array.from({ length: end - first }, (_, n) => first + n + 1)),
+      items: numbersOf(after),
     });
   });
   return found;
@@ -192,8 +192,8 @@ function outlinedTexts({ at, log, items: all }: Detail): Sighting[] {
     const text = reached.findIndex(({ name }) => name === 'text');
     // A text that comes first, or is nothing but its outline, is meant to have one.
     if (text < 1 || !stroked.has(reached[text].first) || optionsOf(reached[text]).fill === 'none') return [];
-    const { given, first, end } = reached[text];
-    const items = Array.from({ length: end - first }, (_, n) => first + n + 1);
+    const { given } = reached[text];
+    const items = numbersOf([reached[text]]);
     return [{ line: call.line, frame: at, text: `the stroke set here also outlines the text “${String(given[0])}”`, items }]; // prettier-ignore
   });
 }

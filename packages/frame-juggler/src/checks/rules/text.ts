@@ -148,15 +148,30 @@ const missingValue: Rule = {
   title: 'A text that says undefined or NaN',
   why: 'What was put into it is not there: a misspelt property, an asset without that column, a number divided by 0.',
   cure: 'Print the value where it comes from; row.level ?? 0 gives another one in its place.',
-  find: ({ details }) =>
-    callsByLine(details).flatMap((calls) => {
-      const wrong = calls.find(({ call }) => call.name === 'text' && absent.test(String(call.given[0])));
-      if (wrong === undefined) return [];
-      const { at, call } = wrong;
-      const text = `a text says “${String(call.given[0]).slice(0, 40)}”`;
-      return [{ line: call.line, frame: at, text, items: [call.first + 1] }];
-    }),
+  find: ({ details }) => textsThatSay(details, absent),
 };
+
+/** A number as arithmetic leaves it. */
+const allDigits = /(?<![\d.])\d+\.\d{8,}/;
+
+const longNumber: Rule = {
+  name: 'long-number',
+  title: 'A number with all its digits',
+  why: 'Nobody reads that many; where it changes, so does its length, and the text jumps to and fro.',
+  cure: 'Round it for the eye: seconds.toFixed(1), or Math.round(depth).',
+  find: ({ details }) => textsThatSay(details, allDigits),
+};
+
+/** The lines whose texts have something in them. */
+function textsThatSay(details: readonly Detail[], pattern: RegExp): Sighting[] {
+  return callsByLine(details).flatMap((calls) => {
+    const wrong = calls.find(({ call }) => call.name === 'text' && pattern.test(String(call.given[0])));
+    if (wrong === undefined) return [];
+    const { at, call } = wrong;
+    const text = `a text says “${String(call.given[0]).slice(0, 40)}”`;
+    return [{ line: call.line, frame: at, text, items: [call.first + 1] }];
+  });
+}
 
 const lowContrast: Rule = {
   name: 'low-contrast',
@@ -245,6 +260,7 @@ export const textRules: readonly Rule[] = [
   cutText,
   missingCharacters,
   missingValue,
+  longNumber,
   lowContrast,
   smearedText,
 ];
