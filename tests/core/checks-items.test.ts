@@ -43,6 +43,13 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
     canvas.circle({ at: [60 + progress * 200, 90], radius: 20, fill: blue });
     canvas.rect({ ...side, fill: '#f1b64e' });
   }, [expect.stringMatching(/^covered: the circle is entirely covered by the rect of line \d+$/) as never]],
+  ['a loop that draws the largest last', (canvas) => {
+    for (let radius = 10; radius <= 60; radius += 10) canvas.circle({ at: [160, 90], radius, fill: radius % 20 ? blue : '#f1b64e' });
+  }, ['covered: 5 of 6 circle items are entirely covered by later ones of this line']],
+  ['one that draws it first, or so that half of each is left', (canvas) => {
+    for (let radius = 60; radius > 0; radius -= 10) canvas.circle({ at: [80, 90], radius, fill: radius % 20 ? blue : '#f1b64e' });
+    for (let i = 0; i < 6; i++) canvas.circle({ at: [200 + i * 10, 90], radius: 20, fill: i % 2 ? blue : '#f1b64e' });
+  }, []],
   ['what several cover together', (canvas) => {
     canvas.circle({ at: [160, 90], radius: 20, fill: blue });
     canvas.rect({ from: [0, 0], to: [160, 180], fill: '#f1b64e' });

@@ -296,6 +296,14 @@ describe('a mistake is found', () => {
       });
       canvas.circle({ at: [200, 90], radius: 20, fill: '#24506a' });
     }, 'unused-transform: nothing is drawn after this rotate'],
+    ['in a group that moves what is drawn beside it', (canvas) => {
+      canvas.group({ translate: [90, 90] }, () => undefined);
+      canvas.circle({ at: [40, 40], radius: 20, fill: '#24506a' });
+    }, 'unused-transform: nothing is drawn in this group'],
+    ['in a picture of nothing', (canvas) => {
+      canvas.circle({ at: [40, 40], radius: 20, fill: '#24506a' });
+      canvas.picture(picture(20, 20, () => undefined), { at: [160, 90], size: 20 });
+    }, 'no-paint: the picture has nothing in it'],
     ['in a gradient of fractions about the middle of its shape', (canvas) => {
       const fill = linearGradient({ from: [0, 0], to: [1, 0], stops: ['#24506a', '#f1b64e'] });
       canvas.group({ translate: [160, 90] }, () => canvas.rect({ at: [0, 0], size: 60, fill }));

@@ -1,4 +1,4 @@
-import { fail } from '../error.ts';
+import { fail, type Fault } from '../error.ts';
 import { sketchLine, type SourceLine } from '../source-line.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameWriter } from '../frame/writer.ts';
@@ -159,6 +159,15 @@ interface SavedState {
   readonly layer: number;
 }
 
+const isPainted = {
+  problem: 'comes too late: its frame is painted',
+  expected: 'draw while paint is running, on the canvas that it is given',
+};
+const isClipping = {
+  problem: 'is drawn on the canvas while a clip is',
+  expected: 'draw on the region that the clip is given: (region) => region.circle({ … })',
+};
+
 /** What one frame's canvas and the regions of its clips have in common. */
 interface Recording {
   readonly writer: FrameWriter;
@@ -192,8 +201,8 @@ export class Canvas {
   private order: number[] = [];
   private backdrop: PackedColor;
   private carry: number;
-  /** Whether its frame was taken: what a sketch draws later, as on a canvas that it kept, would be lost. */
-  private isPainted = false;
+  /** Why nothing may be drawn now, as it would be lost, or not where it is meant; undefined where it may. */
+  private closed: Pick<Fault, 'problem' | 'expected'> | undefined;
   private readonly surroundings: Surroundings;
   /** Finds the sketch's line; whoever has found it already says so, as a stack trace takes long. @internal */
   lineOf: (call: string) => SourceLine | undefined = (call) =>
@@ -430,7 +439,7 @@ export class Canvas {
     const { backdrop: background, carry } = this;
     const openSaves = this.stack.length;
     const head = { width, height, density, view: view?.matrix ?? identity, background, carry, openSaves, lacking };
-    this.isPainted = true;
+    this.closed = isPainted;
     return this.recording.writer.finish(head, this.order);
   }
 
@@ -492,7 +501,13 @@ export class Canvas {
   private region(clip: (region: Canvas) => void): readonly number[] {
     const region = new Canvas(this.setup, this.recording);
     region.plane = this.plane;
-    refusePromise(clip(region), 'group', 'group', 'clip');
+    const { closed } = this;
+    this.closed = isClipping;
+    try {
+      refusePromise(clip(region), 'group', 'group', 'clip');
+    } finally {
+      this.closed = closed;
+    }
     return region.order;
   }
 
@@ -546,8 +561,9 @@ export class Canvas {
     for (const need of needsOf(string, style, maxWidth)) needs.add(need);
   }
 
-  /** The style in force with a shape's own. */
+  /** The style in force with a shape's own. @throws SketchError where nothing may be drawn now */
   private lookOf(call: string, options: ShapeOptions): Style {
+    if (this.closed !== undefined) fail({ call, ...this.closed });
     return restyle(call, this.styleInForce, options);
   }
 
@@ -560,12 +576,6 @@ export class Canvas {
     look: Style,
     picture?: PictureFill,
   ): number {
-    if (this.isPainted)
-      fail({
-        call,
-        problem: 'comes too late: its frame is painted',
-        expected: 'draw while paint is running, on the canvas that it is given',
-      });
     const { writer } = this.recording;
     const { label, layer = this.layerInForce } = options;
     const own = ownTransform(options, outline, writer.path, start, this.surroundings);

@@ -121,7 +121,7 @@ export function stillKeys({ tracks }: Pick<Evidence, 'tracks'>): Set<string> {
   return new Set(still.map(({ key }) => key));
 }
 
-function isSameBox(one: Box, other: Box): boolean {
+export function isSameBox(one: Box, other: Box): boolean {
   const sides = ['left', 'top', 'right', 'bottom'] as const;
   return sides.every((side) => one[side] === other[side] || Math.abs(one[side] - other[side]) < 1e-6);
 }
@@ -201,6 +201,14 @@ export const itemsByLine = onceOf((details): readonly LineItems[] => {
     return line === undefined ? [] : [{ line, all: list }];
   });
 });
+
+/** What a line drew, frame by frame. */
+export function framesOf({ all }: LineItems): { detail: Detail; items: readonly SeenItem[] }[] {
+  return [...new Set(all.map(({ detail }) => detail))].map((detail) => ({
+    detail,
+    items: all.filter((one) => one.detail === detail).map(({ seen }) => seen),
+  }));
+}
 
 /** All calls of the frames that were looked at in full, by their line. */
 export const callsByLine = onceOf(

@@ -5,6 +5,8 @@ import { isSameFrame } from '../../review/same-frame.ts';
 import {
   called,
   covers,
+  framesOf,
+  isSameBox,
   isTurnedAside,
   itemsByLine,
   linesThat,
@@ -14,6 +16,7 @@ import {
   waitsForInput,
   type Detail,
   type Evidence,
+  type LineItems,
   type SeenItem,
   type Sighting,
 } from '../evidence.ts';
@@ -84,18 +87,35 @@ const covered: Rule = {
   name: 'covered',
   title: 'Hidden behind what is drawn later',
   why: 'Later shapes cover earlier ones, and nothing of it is visible.',
-  cure: 'Draw it after whatever hides it, or raise it with layer: 1.',
+  cure: 'Draw it after whatever hides it, the large before the small, or raise it with layer: 1.',
   find(evidence) {
     const still = stillKeys(evidence);
-    return linesThat(
-      evidence,
-      // A moving item may become visible again, but not from behind something that fills the canvas.
-      (seen, detail) => seen.description.hidden === 'covered' && (still.has(seen.key) || isUnderAll(seen, detail)),
-      (items, { all: [{ detail }] }) =>
-        `${called(items)} ${verb(items, 'is', 'are')} entirely covered by ${whatCovers(items, detail)}`,
-    );
+    return [
+      ...linesThat(
+        evidence,
+        // A moving item may become visible again, but not from behind something that fills the canvas.
+        (seen, detail) => seen.description.hidden === 'covered' && (still.has(seen.key) || isUnderAll(seen, detail)),
+        (items, { all: [{ detail }] }) =>
+          `${called(items)} ${verb(items, 'is', 'are')} entirely covered by ${whatCovers(items, detail)}`,
+      ),
+      ...itemsByLine(evidence.details).flatMap(coveredByTheirOwn),
+    ];
   },
 };
+
+/** A line most of whose items are covered by later ones of its own, as where a loop draws the largest last. */
+function coveredByTheirOwn(entry: LineItems): Sighting[] {
+  const frames = framesOf(entry).map(({ detail, items }) => {
+    const numbers = new Set(items.map(({ place }) => place + 1));
+    return { detail, items, covered: items.filter(({ description: { coveredBy } }) => coveredBy !== undefined && numbers.has(coveredBy)) }; // prettier-ignore
+  });
+  if (!frames.every(({ items, covered }) => covered.length > 2 && covered.length * 2 > items.length)) return [];
+  const [{ detail, items, covered }] = frames;
+  // Many that are alike, in one place, are another finding.
+  if (covered.every(({ description: { box } }) => isSameBox(box, items[0].description.box))) return [];
+  const text = `${covered.length} of ${items.length} ${items[0].item.shape} items are entirely covered by later ones of this line`;
+  return [{ line: entry.line, frame: detail.at, text, items: covered.map(({ place }) => place + 1) }];
+}
 
 /** What covers items, where one line draws all that does: "the circle of line 10". */
 function whatCovers(covered: readonly SeenItem[], { items }: Detail): string {
@@ -162,10 +182,12 @@ const noPaint: Rule = {
     return linesThat(
       evidence,
       ({ description: { hidden } }) => hidden === 'no paint' || (hidden === 'opacity 0' && isForever),
-      (items) =>
-        items[0].description.hidden === 'opacity 0'
-          ? `${called(items)} ${verb(items, 'has', 'have')} an opacity of 0`
-          : `${called(items)} ${verb(items, 'has', 'have')} neither fill nor stroke`,
+      (items) => {
+        const [{ item, description }] = items;
+        const has = `${called(items)} ${verb(items, 'has', 'have')}`;
+        if (description.hidden === 'opacity 0') return `${has} an opacity of 0`;
+        return item.shape === 'picture' ? `${has} nothing in it` : `${has} neither fill nor stroke`;
+      },
     );
   },
 };

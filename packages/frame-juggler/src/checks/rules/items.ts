@@ -4,7 +4,7 @@ import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
 import type { PictureFill } from '../../paint/paint.ts';
 import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
-import { called, callsByLine, itemsByLine, linesThat, numbersOf, verb, type SeenItem } from '../evidence.ts';
+import { called, callsByLine, framesOf, itemsByLine, linesThat, numbersOf, verb, type SeenItem } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
@@ -93,17 +93,14 @@ const samePlace: Rule = {
   why: 'They cover one another exactly, and look like one.',
   cure: 'Move each by the counter of the loop, at: [60 + i * 50, 90]; ask for random numbers in the loop, but make what gives them before it.',
   find: ({ details }) =>
-    itemsByLine(details).flatMap(({ line, all }) => {
-      const frames = [...new Set(all.map(({ detail }) => detail))].map((detail) => ({
-        at: detail.at,
-        items: all.filter((one) => one.detail === detail).map(({ seen }) => seen),
-      }));
+    itemsByLine(details).flatMap((entry) => {
+      const frames = framesOf(entry);
       // What only begins in one place moves apart in later frames.
       if (!frames.every(({ items }) => items.length > 1 && items.every((one) => isSolid(one) && isLike(one, items[0]))))
         return [];
-      const [{ at, items }] = frames;
+      const [{ detail, items }] = frames;
       const text = `${called(items)} lie in exactly the same place`;
-      return [{ line, frame: at, text, items: items.map(({ place }) => place + 1) }];
+      return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
     }),
 };
 

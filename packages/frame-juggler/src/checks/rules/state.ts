@@ -106,6 +106,8 @@ function transformCalls({ log }: Detail): TransformCall[] {
         const added = { call, isLate, used: inForce.some((before) => undoes(before.call, call)) };
         all.push(added);
         inForce = [...inForce, added];
+      } else if (call.name === 'group' && [...transforms].some((name) => name in optionsOf(call))) {
+        all.push({ call, isLate: true, used: call.end > call.first });
       } else if (isDrawing(call) || call.name === 'toCanvas' || call.name === 'toLocal') {
         for (const moving of inForce) moving.used = true;
         isLate ||= isDrawing(call);
@@ -118,7 +120,7 @@ function transformCalls({ log }: Detail): TransformCall[] {
 const unusedTransform: Rule = {
   name: 'unused-transform',
   title: 'A transform that moves nothing',
-  why: 'It counts for what is drawn after it, and what it was meant for is drawn before.',
+  why: 'It counts for what is drawn after it, or in its group, and what it was meant for is drawn elsewhere.',
   cure: 'Call it first, or put it around what it is for: canvas.group({ translate: [160, 90] }, () => { … }).',
   find({ details, noted }) {
     // What it is for may wait for a press.
@@ -127,7 +129,8 @@ const unusedTransform: Rule = {
     for (const detail of details)
       for (const { call, isLate, used } of transformCalls(detail)) {
         const place = placeOf(call.line);
-        const sighting = { line: call.line, frame: detail.at, text: `nothing is drawn after this ${call.name}` };
+        const text = `nothing is drawn ${call.name === 'group' ? 'in' : 'after'} this ${call.name}`;
+        const sighting = { line: call.line, frame: detail.at, text };
         if (used || !isLate) idle.set(place, undefined);
         else if (!idle.has(place)) idle.set(place, sighting);
       }
