@@ -454,6 +454,10 @@ describe('nothing is found', () => {
       });
       canvas.text('version 1.25.123456789, 3.5 m', { at: [160, 150], size: 14, fill: '#1b2f3a' });
     }],
+    ['in places from 0 to 1 under a scale of their own', (canvas) => {
+      canvas.scale([320, 180]);
+      for (let i = 0; i < 10; i++) canvas.circle({ at: [0.05 + i / 10, 0.5], radius: 0.02, fill: '#24506a' });
+    }],
     ['in turns by degrees that are no whole ones', (canvas) => {
       for (let i = 0; i < 7; i++)
         canvas.circle({ at: polar({ angle: (i * 360) / 7, distance: 60, from: [160, 90] }), radius: 5, fill: '#24506a' });

@@ -45,7 +45,10 @@ export interface FarmJob {
   readonly onAlone: (text: string) => void;
 }
 
-/** Milliseconds: how often the store is looked at, and the queue whether it still has what was put into it; how long a chunk may take to be whole. */
+/**
+ * Milliseconds: how often the store is looked at, and the queue whether it still has what was put into it; how long a
+ * chunk may take to be whole.
+ */
 const times = { look: 400, check: 3000, lonely: 4000, whole: 10_000 };
 
 /**

@@ -159,11 +159,11 @@ interface SavedState {
   readonly layer: number;
 }
 
-const isPainted = {
+const afterPaint = {
   problem: 'comes too late: its frame is painted',
   expected: 'draw while paint is running, on the canvas that it is given',
 };
-const isClipping = {
+const withinClip = {
   problem: 'is drawn on the canvas while a clip is',
   expected: 'draw on the region that the clip is given: (region) => region.circle({ … })',
 };
@@ -439,7 +439,7 @@ export class Canvas {
     const { backdrop: background, carry } = this;
     const openSaves = this.stack.length;
     const head = { width, height, density, view: view?.matrix ?? identity, background, carry, openSaves, lacking };
-    this.closed = isPainted;
+    this.closed = afterPaint;
     return this.recording.writer.finish(head, this.order);
   }
 
@@ -502,7 +502,7 @@ export class Canvas {
     const region = new Canvas(this.setup, this.recording);
     region.plane = this.plane;
     const { closed } = this;
-    this.closed = isClipping;
+    this.closed = withinClip;
     try {
       refusePromise(clip(region), 'group', 'group', 'clip');
     } finally {

@@ -293,8 +293,8 @@ const inverse = ['atan2', 'atan', 'asin', 'acos'];
 const maxArcs = 100_000;
 
 /**
- * Calls the sketch's code, and notes what it asks of the engine: chance, clocks, and what angles it gives and gets. The engine is
- * as before afterwards.
+ * Calls the sketch's code, and notes what it asks of the engine: chance, clocks, and what angles it gives and gets. The
+ * engine is as before afterwards.
  */
 function throughEngine<T>(noted: Noted, call: () => T): T {
   const before = chancy.map(([holder, name]) => (holder as Record<string, unknown>)[name]);

@@ -78,10 +78,14 @@ const rounded = (angle: number): number => Number(angle.toFixed(4));
 function partOfTurn(calls: readonly NotedCall[]): number | undefined {
   const angles = calls.map((call) => anglesOf(call).find((angle) => angle !== undefined));
   if (angles.length < 3 || !angles.every((angle) => typeof angle === 'number')) return undefined;
-  // One rotate turns on from the one before it.
-  const part = calls[0].name === 'rotate' ? angles[0] : angles[1] - angles[0];
-  const isEven = angles.every((angle, i) => Math.abs(angle - angles[0] - (calls[0].name === 'rotate' ? 0 : i * part)) < 1e-6); // prettier-ignore
-  const isRound = [angles.length, angles.length - 1].some((count) => [1, 2].some((halves) => Math.abs(Math.abs(part * count) - halves * Math.PI) < 1e-6)); // prettier-ignore
+  const step = angles[1] - angles[0];
+  // A rotate that is always the same turns on from the one before it.
+  const part = step === 0 && calls[0].name === 'rotate' ? angles[0] : step;
+  const isEven = angles.every((angle, i) => Math.abs(angle - angles[0] - i * step) < 1e-6);
+  const isRound = [angles.length, angles.length - 1].some((count) => {
+    const halves = Math.abs(part * count) / Math.PI;
+    return Math.abs(halves - 1) < 1e-6 || Math.abs(halves - 2) < 1e-6;
+  });
   return isEven && isRound ? part : undefined;
 }
 

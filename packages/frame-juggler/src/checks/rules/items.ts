@@ -4,7 +4,7 @@ import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
 import type { PictureFill } from '../../paint/paint.ts';
 import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
-import { called, callsByLine, framesOf, itemsByLine, linesThat, numbersOf, verb, type SeenItem } from '../evidence.ts';
+import { called, framesOf, itemsByLine, linesThat, verb, type SeenItem } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
@@ -69,17 +69,23 @@ const unscaled: Rule = {
   why: 'A place is in units; random.between(0, 1), progress and the like give parts of a whole: all of it comes to lie in one corner.',
   cure: 'Multiply by the size, or ask for more: at: [random.between(0, width), random.between(0, height)].',
   find: ({ details }) =>
-    callsByLine(details).flatMap((calls) => {
-      const [{ at, call }] = calls;
-      const { canvas } = details.find((detail) => detail.at === at)!;
-      const inFrame = calls.filter((one) => one.at === at).map((one) => one.call);
-      const places = inFrame.map((one) => optionsOf(one).at);
+    itemsByLine(details).flatMap((entry) => {
+      const [{ detail, items }] = framesOf(entry);
+      const { canvas, log } = detail;
+      const places = items.map(({ place }) => {
+        const call = log.callOf(place);
+        return call && optionsOf(call).at;
+      });
       const isSmall = Math.min(canvas.right - canvas.left, canvas.bottom - canvas.top) < 10;
-      if (isSmall || places.length < many || !places.every(isFraction)) return [];
+      if (isSmall || items.length < many || !places.every(isFraction)) return [];
       // Several times in one place is another mistake, or none.
       if (new Set(places.map((place) => `${xOf(place)},${yOf(place)}`)).size < places.length / 2) return [];
-      const text = `all ${places.length} places that ${call.name} is given here lie between 0 and 1`;
-      return [{ line: call.line, frame: at, items: numbersOf(inFrame), text }];
+      // Under a scale they may lie where they are meant to.
+      const across = items.map(({ description: { box } }) => (box.left + box.right) / 2);
+      const down = items.map(({ description: { box } }) => (box.top + box.bottom) / 2);
+      if ([across, down].some((middles) => Math.max(...middles) - Math.min(...middles) > 2)) return [];
+      const text = `all ${items.length} places that ${items[0].item.shape} is given here lie between 0 and 1`;
+      return [{ line: entry.line, frame: detail.at, items: items.map(({ place }) => place + 1), text }];
     }),
 };
 
