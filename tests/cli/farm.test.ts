@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 
 import { connect, createServer } from 'node:net';
 import path from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { Queue } from 'bullmq';
 import { Redis } from 'ioredis';
 import S3Server from 's3rver';
 import { temporaryFolder } from '../helpers.ts';
@@ -131,6 +132,24 @@ describe('a farm', () => {
     },
     120_000,
   );
+
+  test('takes away also what its workers store once more', async () => {
+    startWorker();
+    startWorker();
+    const job = run(['render', 'film.ts', '-o', 'twice/%03d.png', ...farm()]);
+    await said(job, 'frames/s');
+    const [film] = readdirSync(at('store'));
+    // Chunks that are rendered whenever no others wait: like those of workers that died when they had stored them.
+    const { version } = JSON.parse(readFileSync('packages/cli/package.json', 'utf8')) as { version: string };
+    const queue = new Queue(`frame-juggler-${version}`, { connection: { port } });
+    const again = { name: 'chunk', data: { film, frames: [0, 9], upon: false } };
+    await queue.addBulk(Array.from({ length: 200 }, () => ({ ...again, opts: { priority: 1, removeOnFail: true, removeOnComplete: true } }))); // prettier-ignore
+    expect([await job.ended, job.said]).toEqual([0, expect.stringContaining('Ferries')]);
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    expect(readdirSync(at('store'))).toEqual([]);
+    expect(filesOf('twice')).toEqual(await rendered('film.ts'));
+    await queue.close();
+  }, 120_000);
 
   test('goes on where it was after it was stopped, and after its queue has lost everything', async () => {
     startWorker();

@@ -469,6 +469,12 @@ describe('nothing is found', () => {
       canvas.polyline({ points: [[20, 20], [90, 40]], fill: '#24506a' });
       canvas.spline({ points: [[20, 90], [90, 120], [50, 150]], closed: true, fill: '#24506a' });
     }],
+    ['in a group whose parts come later', (canvas, { seconds }) => {
+      canvas.circle({ at: [40, 40], radius: 20, fill: '#24506a' });
+      canvas.group({ translate: [90, 90] }, () => {
+        if (seconds > 60) canvas.circle({ at: [0, 0], radius: 20, fill: '#24506a' });
+      });
+    }],
     ['in a label of what waits for a press', (canvas, { pointer }) => {
       canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('jib') ? '#f1b64e' : '#24506a', label: 'crane' });
       if (pointer.down) canvas.rect({ at: [250, 90], size: 30, fill: '#24506a', label: 'jib' });

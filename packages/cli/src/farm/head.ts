@@ -47,9 +47,9 @@ export interface FarmJob {
 
 /**
  * Milliseconds: how often the store is looked at, and the queue whether it still has what was put into it; how long a
- * chunk may take to be whole.
+ * chunk may take to be whole, and workers to leave a film off.
  */
-const times = { look: 400, check: 3000, lonely: 4000, whole: 10_000 };
+const times = { look: 400, check: 3000, lonely: 4000, whole: 10_000, leave: 3000 };
 
 /**
  * Renders a film on a farm: puts it into the store and its chunks into the queue, and puts together what comes back.
@@ -227,9 +227,22 @@ class Chunks {
       if (link.redis.status === 'ready') {
         await link.redis.del(key);
         await Promise.allSettled(this.pending.map(({ id }) => this.queue.remove(id)));
+        if (!signal.aborted && this.failure === undefined) await this.untilLeft().catch(() => undefined);
       }
       void events.close().catch(() => undefined);
       void this.queue.close().catch(() => undefined);
+    }
+  }
+
+  /**
+   * Waits for workers that still render something of the film, as a chunk of another that died when it had stored it:
+   * what they stored later would stay in the store for ever.
+   */
+  private async untilLeft(): Promise<void> {
+    for (const began = performance.now(); performance.now() - began < times.leave;) {
+      const active = await this.queue.getActive();
+      if (!active.some((job) => (job.data as ChunkOrder).film === this.means.film)) return;
+      await new Promise((resolve) => setTimeout(resolve, times.look / 4));
     }
   }
 

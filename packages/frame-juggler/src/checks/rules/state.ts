@@ -107,7 +107,8 @@ function transformCalls({ log }: Detail): TransformCall[] {
         all.push(added);
         inForce = [...inForce, added];
       } else if (call.name === 'group' && [...transforms].some((name) => name in optionsOf(call))) {
-        all.push({ call, isLate: true, used: call.end > call.first });
+        // What draws nothing in this frame may do so in another.
+        all.push({ call, isLate: true, used: call.end > call.first || !callsNothing(call.given[1]) });
       } else if (isDrawing(call) || call.name === 'toCanvas' || call.name === 'toLocal') {
         for (const moving of inForce) moving.used = true;
         isLate ||= isDrawing(call);
@@ -116,6 +117,9 @@ function transformCalls({ log }: Detail): TransformCall[] {
   }
   return all;
 }
+
+/** Whether the body of a function calls nothing at all. */
+const callsNothing = (body: unknown): boolean => !/\(/.test(String(body).replace(/^[^{=]*(?:=>|\{)/, ''));
 
 const unusedTransform: Rule = {
   name: 'unused-transform',
