@@ -470,7 +470,7 @@ describe('nothing is found', () => {
       canvas.spline({ points: [[20, 90], [90, 120], [50, 150]], closed: true, fill: '#24506a' });
     }],
     ['in a group whose parts come later', (canvas, { seconds }) => {
-      canvas.circle({ at: [40, 40], radius: 20, fill: '#24506a' });
+      canvas.circle({ at: [40 + 20 * seconds, 40], radius: 20, fill: '#24506a' });
       canvas.group({ translate: [90, 90] }, () => {
         if (seconds > 60) canvas.circle({ at: [0, 0], radius: 20, fill: '#24506a' });
       });
