@@ -458,6 +458,10 @@ describe('nothing is found', () => {
       canvas.scale([320, 180]);
       for (let i = 0; i < 10; i++) canvas.circle({ at: [0.05 + i / 10, 0.5], radius: 0.02, fill: '#24506a' });
     }],
+    ['in places that begin between 0 and 1, and move apart', (canvas, { seconds }) => {
+      for (let i = 0; i < 10; i++) canvas.circle({ at: [i / 10 + 300 * i * seconds, i / 10], radius: 5, fill: '#24506a' });
+      canvas.circle({ at: [160, 90], radius: 20, fill: '#24506a' });
+    }],
     ['in turns by degrees that are no whole ones', (canvas) => {
       for (let i = 0; i < 7; i++)
         canvas.circle({ at: polar({ angle: (i * 360) / 7, distance: 60, from: [160, 90] }), radius: 5, fill: '#24506a' });

@@ -280,7 +280,7 @@ function seenInWords({ seen, hidden, coveredBy }: ExplainedItem): string {
 }
 
 /** Why an item cannot be seen, and by which one: "covered by 7". */
-export const hiddenInWords = (hidden: Hidden, coveredBy: number | undefined): string =>
+const hiddenInWords = (hidden: Hidden, coveredBy: number | undefined): string =>
   coveredBy === undefined ? hidden : `${hidden} by ${coveredBy}`;
 
 const maxText = 24;

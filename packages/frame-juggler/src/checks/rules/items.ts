@@ -4,7 +4,7 @@ import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
 import type { PictureFill } from '../../paint/paint.ts';
 import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
-import { called, framesOf, itemsByLine, linesThat, verb, type SeenItem } from '../evidence.ts';
+import { called, framesOf, itemsByLine, linesThat, verb, type Detail, type SeenItem } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
@@ -70,24 +70,30 @@ const unscaled: Rule = {
   cure: 'Multiply by the size, or ask for more: at: [random.between(0, width), random.between(0, height)].',
   find: ({ details }) =>
     itemsByLine(details).flatMap((entry) => {
-      const [{ detail, items }] = framesOf(entry);
-      const { canvas, log } = detail;
-      const places = items.map(({ place }) => {
-        const call = log.callOf(place);
-        return call && optionsOf(call).at;
-      });
-      const isSmall = Math.min(canvas.right - canvas.left, canvas.bottom - canvas.top) < 10;
-      if (isSmall || items.length < many || !places.every(isFraction)) return [];
-      // Several times in one place is another mistake, or none.
-      if (new Set(places.map((place) => `${xOf(place)},${yOf(place)}`)).size < places.length / 2) return [];
-      // Under a scale they may lie where they are meant to.
-      const across = items.map(({ description: { box } }) => (box.left + box.right) / 2);
-      const down = items.map(({ description: { box } }) => (box.top + box.bottom) / 2);
-      if ([across, down].some((middles) => Math.max(...middles) - Math.min(...middles) > 2)) return [];
+      const frames = framesOf(entry);
+      // What only begins there moves apart in later frames.
+      if (!frames.every(({ detail, items }) => areFractions(items, detail))) return [];
+      const [{ detail, items }] = frames;
       const text = `all ${items.length} places that ${items[0].item.shape} is given here lie between 0 and 1`;
       return [{ line: entry.line, frame: detail.at, items: items.map(({ place }) => place + 1), text }];
     }),
 };
+
+/** Whether items are many, and all of their places lie between 0 and 1, on a canvas that is larger than that. */
+function areFractions(items: readonly SeenItem[], { canvas, log }: Detail): boolean {
+  const places = items.map(({ place }) => {
+    const call = log.callOf(place);
+    return call && optionsOf(call).at;
+  });
+  const isSmall = Math.min(canvas.right - canvas.left, canvas.bottom - canvas.top) < 10;
+  if (isSmall || items.length < many || !places.every(isFraction)) return false;
+  // Several times in one place is another mistake, or none.
+  if (new Set(places.map((place) => `${xOf(place)},${yOf(place)}`)).size < places.length / 2) return false;
+  // Under a scale they may lie where they are meant to.
+  const across = items.map(({ description: { box } }) => (box.left + box.right) / 2);
+  const down = items.map(({ description: { box } }) => (box.top + box.bottom) / 2);
+  return [across, down].every((middles) => Math.max(...middles) - Math.min(...middles) <= 2);
+}
 
 /** Whether a place has both coordinates between 0 and 1. */
 const isFraction = (place: unknown): place is Point =>
