@@ -5,5 +5,6 @@ export default {
   // What the build packs for Node.
   moduleNameMapper: { '^#(fontkit|linebreak|bidi-js)$': '$1' },
   testEnvironment: 'node',
-  testTimeout: 120_000,
+  // Long enough for a machine that stands still for minutes; what hangs is found by it all the same.
+  testTimeout: 300_000,
 };

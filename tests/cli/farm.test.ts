@@ -149,7 +149,7 @@ describe('a farm', () => {
     expect(readdirSync(at('store'))).toEqual([]);
     expect(filesOf('twice')).toEqual(await rendered('film.ts'));
     await queue.close();
-  }, 120_000);
+  });
 
   test('goes on where it was after it was stopped, and after its queue has lost everything', async () => {
     startWorker();
@@ -178,7 +178,7 @@ describe('a farm', () => {
     expect([await second.ended, second.said]).toEqual([0, expect.stringContaining('Ferries')]);
     await run(['render', 'film.ts', '-o', 'one.y4m', ...how]).ended;
     expect(readFileSync(at(to)).equals(readFileSync(at('one.y4m')))).toBe(true);
-  }, 120_000);
+  });
 
   test('goes ahead and leaves checkpoints, so that no worker steps from the first frame', async () => {
     const how = ['--frames', '110..149'];
@@ -192,7 +192,7 @@ describe('a farm', () => {
     expect(filesOf('slow.farm')).toEqual(filesOf('slow.one'));
     expect(worker.said.split('*').length).toBeLessThan(110);
     expect(readdirSync(at('store'))).toEqual([]);
-  }, 120_000);
+  });
 
   test('hands over through object storage, and works in a queue with a password', async () => {
     const s3Port = await freePort();
@@ -224,7 +224,7 @@ describe('a farm', () => {
       guarded.kill('SIGKILL');
       await s3.close();
     }
-  }, 120_000);
+  });
 
   test('says in one message, where the person is, what went wrong, and leaves nothing half done', async () => {
     const worker = startWorker();
@@ -243,7 +243,7 @@ describe('a farm', () => {
     const single = run(['render', 'film.ts', '-o', 'x.png', '--frame', '3', ...farm()]);
     expect([await single.ended, single.said]).toEqual([2, expect.stringContaining('expected it without --queue')]);
     for (const file of ['x.y4m', 'x.png']) expect(existsSync(at(file))).toBe(false);
-  }, 60_000);
+  });
 
   test('whose workers are of another version is told so, and they leave its film alone', async () => {
     const client = new Redis(port);
@@ -269,5 +269,5 @@ describe('a farm', () => {
     const lost = run(['render', 'film.ts', '-o', 'x.y4m', ...farm()]);
     expect(await lost.ended).toBe(2);
     expect(lost.said).toContain('holds nothing of this film; expected the same --store');
-  }, 60_000);
+  });
 });

@@ -84,7 +84,7 @@ describe('many frames', () => {
     expect(svg.equals(bytes(`${file}-part/021.svg`))).toBe(true);
     expect(readProvenance(svg)).toMatchObject({ Frame: '21' });
     expect(svg.toString()).toMatch(/<desc>.*; \d+ things/);
-  }, 60_000); // prettier-ignore
+  }); // prettier-ignore
 
   test('a large picture that threads share has the bytes that one makes', async () => {
     for (const threads of ['1', '3'])

@@ -61,7 +61,7 @@ test('the library works where it is installed alone: its size, its entry points,
   }
   const map = JSON.parse(readFileSync(path.join(folder.path, 'node_modules/frame-juggler/dist/index.d.ts.map'), 'utf8')) as { sources: string[] }; // prettier-ignore
   expect(existsSync(path.join(folder.path, 'node_modules/frame-juggler/dist', map.sources[0]))).toBe(true);
-}, 120_000);
+});
 
 test('the command works where it is installed: it renders, and has its demo', () => {
   install(`./${pack('cli')}`);
@@ -73,4 +73,4 @@ test('the command works where it is installed: it renders, and has its demo', ()
   const { dependencies, devDependencies } = JSON.parse(readFileSync(path.join(folder.path, 'quay/package.json'), 'utf8')) as Record<string, Record<string, string>>; // prettier-ignore
   for (const version of Object.values({ ...dependencies, ...devDependencies }))
     expect(version).toMatch(/^\d+\.\d+\.\d+$/);
-}, 240_000);
+});

@@ -35,7 +35,7 @@ beforeAll(async () => {
   symlinkSync('a', inFolder('harbor/b'));
   viewer = await serve(program, 'play', inFolder('harbor/lamp.ts'), '--no-open');
   token = /juggle-token" content="([^"]+)"/.exec((await ask('/')).text)?.[1] ?? '';
-}, 60_000);
+});
 afterAll(() => {
   viewer.process.kill('SIGKILL');
   folder.remove();

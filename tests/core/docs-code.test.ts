@@ -90,13 +90,13 @@ function faults(name: string, include: readonly string[], compilerOptions: objec
 
 test('the type checker has nothing against any of it', () => {
   expect(faults('typed', ['block-*.ts'], {})).toBe('');
-}, 60_000);
+});
 
 test('nor against the lines of JavaScript, for pages, React, Vue and Svelte', () => {
   expect(scripts.length).toBeGreaterThan(6);
   const loose = { allowJs: true, checkJs: true, strict: false, isolatedModules: false, jsxImportSource: 'react', types: ['node', 'svelte'] }; // prettier-ignore
   expect(faults('loose', ['script-*', 'jest.d.ts'], loose)).toBe('');
-}, 60_000);
+});
 
 describe('what runs by itself draws its first frame', () => {
   const running = blocks.map((block, place) => ({ ...block, place })).filter(({ runs }) => runs);

@@ -31,7 +31,7 @@ const { readExamples, readOptionExamples, readUses } = (await import('../../scri
 };
 const uses = readUses();
 let things: Thing[];
-beforeAll(() => void (things = readThings()), 60_000);
+beforeAll(() => void (things = readThings()));
 
 describe('the reference', () => {
   test('stands in docs/reference as the library has it now: `npm run reference` makes it', async () => {
@@ -39,7 +39,7 @@ describe('the reference', () => {
     const files = readdirSync('docs/reference').filter((file) => file.endsWith('.md'));
     expect(files.sort()).toEqual([...made.keys()].map((name) => `${name}.md`).sort());
     for (const [name, text] of made) expect(readFileSync(`docs/reference/${name}.md`, 'utf8')).toBe(text);
-  }, 120_000);
+  });
 
   test('says something of everything that is exported, of every member and of every option of a call', () => {
     const silent = things.flatMap(({ name, words, calls = [], members = [] }) => {

@@ -52,4 +52,4 @@ test('nothing of a render is left running: done, refused, failed, stopped, or ne
     [expect.stringMatching(/stopped/), true, 0],
     ['done', false, 0],
   ]);
-}, 90_000);
+});

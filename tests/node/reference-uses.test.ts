@@ -29,7 +29,7 @@ describe('the uses that the reference shows', () => {
     execFileSync(process.execPath, ['do-uses.mjs'], { cwd: folder, stdio: 'ignore' });
     found = JSON.parse(readFileSync(`${folder}/found.json`, 'utf8')) as typeof found;
     rmSync(folder, { recursive: true });
-  }, 300_000);
+  });
 
   test('can be done as they stand there', () => {
     // Not every machine has an encoder.

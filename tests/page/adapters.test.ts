@@ -6,7 +6,7 @@ import type { Browser, Page } from 'playwright-core';
 import type { Dial, Sketch } from '../../packages/frame-juggler/src/index.ts';
 import type { mount } from '../../packages/frame-juggler/src/browser/index.ts';
 import type { SketchElement } from '../../packages/frame-juggler/src/browser/element.ts';
-import { comes, faultsOf, launch, serve } from './browser.ts';
+import { faultsOf, launch, serve, until } from './browser.ts';
 
 /*
  * The lines of docs/page.md for React, Vue and Svelte and the element, built by Vite as a user's own project would be.
@@ -102,7 +102,7 @@ beforeAll(async () => {
   });
   site = await serve(vite, 'preview', folder, '--host', '127.0.0.1', '--port', '0', '--logLevel', 'info');
   browser = await launch();
-}, 120_000);
+});
 afterAll(async () => {
   await browser.close();
   site.process.kill('SIGTERM');
@@ -143,12 +143,12 @@ test.each(['react', 'vue', 'svelte', 'element'])(
       const world = globalThis as World;
       world.held = world.kinds[name]();
     }, kind);
-    await comes(() => wide(page), 40);
+    await until(() => wide(page), 40);
     expect(await page.locator('canvas').count()).toBe(1);
     await page.evaluate(() => (globalThis as World).held.turn(30));
-    await comes(() => wide(page), 60);
+    await until(() => wide(page), 60);
     await page.evaluate(() => (globalThis as World).held.end());
-    await comes(() => page.locator('canvas').count(), 0);
+    await until(() => page.locator('canvas').count(), 0);
     expect(said).toEqual([]);
     await page.close();
   },
@@ -183,12 +183,12 @@ test('an element shows what it holds until there is a picture, has controls that
   });
   await expect(page.getByText('A buoy').isVisible()).resolves.toBe(true);
   await page.evaluate(() => void (globalThis as unknown as { give: () => void }).give());
-  await comes(() => page.getByText('A buoy').isVisible(), false);
+  await until(() => page.getByText('A buoy').isVisible(), false);
   await page.getByLabel('lamp').fill('#1b2f3a');
   await page.getByLabel('swellHeight').fill('9');
   await page.getByLabel('sea').selectOption('rough');
   await page.getByLabel('calm', { exact: true }).uncheck();
-  await comes(() => wide(page), 18);
+  await until(() => wide(page), 18);
   const heard = (): Promise<string[]> =>
     page.evaluate(() => [...new Set((globalThis as unknown as { heard: string[] }).heard)]);
   expect(await heard()).toEqual(['frame', 'dial lamp', 'dial swellHeight', 'dial sea', 'dial calm']);
@@ -198,7 +198,7 @@ test('an element shows what it holds until there is a picture, has controls that
     element.setAttribute('dial-swell', '3');
     element.setAttribute('dial-swellheight', 'much');
   });
-  await comes(
+  await until(
     heard,
     expect.arrayContaining([expect.stringContaining('there is no dial'), expect.stringContaining('is not a number')]),
   );
@@ -208,8 +208,8 @@ test('an element shows what it holds until there is a picture, has controls that
     element.sketch = undefined;
     element.setAttribute('src', './none.js');
   });
-  await comes(() => page.getByText('A buoy').isVisible(), true);
-  await comes(heard, expect.arrayContaining([expect.stringContaining('none.js')]));
+  await until(() => page.getByText('A buoy').isVisible(), true);
+  await until(heard, expect.arrayContaining([expect.stringContaining('none.js')]));
   expect(said).toEqual([]);
   await page.close();
 });

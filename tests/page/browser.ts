@@ -45,16 +45,21 @@ export const serveFolder = serveFiles as (
   headers?: Readonly<Record<string, string>>,
 ) => Promise<{ server: Server; address: string }>;
 
-/** Reads again and again, until it is what is expected; a failure shows the last reading. */
-export async function comes<Value>(read: () => Promise<Value>, expected: unknown): Promise<void> {
-  const end = Date.now() + 10_000;
-  for (;;) {
-    const value = await read();
+/**
+ * Reads again and again, until it is what is wanted; a failure shows the last reading. What runs out is the looks and
+ * not the clock: a machine that stands still for a minute has had no chance to show it.
+ */
+export async function until<T>(read: () => T | Promise<T>, wanted: unknown, seconds = 20): Promise<void> {
+  const pause = 30;
+  for (let left = (seconds * 1000) / pause; ; left--) {
+    const found = await read();
     try {
-      return expect(value).toEqual(expected);
+      if (wanted instanceof RegExp) expect(String(found)).toMatch(wanted);
+      else expect(found).toEqual(wanted);
+      return;
     } catch (unlike) {
-      if (Date.now() > end) throw unlike;
-      await new Promise((resolve) => setTimeout(resolve, 50));
+      if (left < 1) throw unlike;
+      await new Promise((resolve) => setTimeout(resolve, pause));
     }
   }
 }

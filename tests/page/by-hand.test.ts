@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /* Numbers by hand: what is moved in the picture, or changed beside it, changes the literal in the sketch, and nothing else. */
 const sketch = `import { defineSketch, dial } from 'frame-juggler';
@@ -23,7 +24,7 @@ beforeAll(async () => {
   viewer = await ViewerPage.open({ 'crate.ts': sketch }, { viewport: { width: 1280, height: 800 } });
   await viewer.button('Pause').click();
   await viewer.openPart('Parts');
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

@@ -4,7 +4,7 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import path from 'node:path';
 import type { Browser, FrameLocator, Page } from 'playwright-core';
-import { comes, faultsOf, launch, serveFolder } from './browser.ts';
+import { faultsOf, launch, serveFolder, until } from './browser.ts';
 
 const site = path.resolve('docs/.vitepress/dist');
 let browser: Browser;
@@ -15,7 +15,7 @@ beforeAll(async () => {
   execFileSync(process.execPath, ['scripts/docs-site.mjs'], { stdio: 'pipe' });
   ({ server, address } = await serveFolder(site));
   browser = await launch();
-}, 240_000);
+});
 afterAll(async () => {
   await browser.close();
   server.close();
@@ -70,7 +70,7 @@ describe('the documentation', () => {
     const results = page.locator('#localsearch-list > li');
     // Results of the first letters may come before those of all.
     const first = async (): Promise<string> => (await results.allInnerTexts()).slice(0, 5).join('\n').toLowerCase();
-    await comes(first, expect.stringContaining(found.toLowerCase()));
+    await until(first, expect.stringContaining(found.toLowerCase()));
     await page.context().close();
   });
 
@@ -128,12 +128,12 @@ describe('the playground', () => {
     const page = await open('playground.html', { permissions });
     const frame = page.frameLocator('iframe');
     const paper = [246, 239, 223, 255];
-    await comes(() => colorAt(frame, 0.7, 0.3), paper);
+    await until(() => colorAt(frame, 0.7, 0.3), paper);
     expect(await page.locator('.playground-wrong').innerText()).toBe('');
     await page.getByRole('button', { name: 'An example' }).click();
-    await comes(() => colorAt(frame, 0.7, 0.3), [241, 182, 78, 255]);
+    await until(() => colorAt(frame, 0.7, 0.3), [241, 182, 78, 255]);
     await page.getByRole('button', { name: 'Start again' }).click();
-    await comes(() => colorAt(frame, 0.7, 0.3), paper);
+    await until(() => colorAt(frame, 0.7, 0.3), paper);
     await page.context().close();
   });
 
@@ -146,24 +146,24 @@ describe('the playground', () => {
       page,
       sketchOf("const radius: number = 40;\n    canvas.circle({ at: [50, 50], radius, fill: 'red' });"),
     );
-    await comes(() => colorAt(frame, 0.5, 0.5), [255, 0, 0, 255]);
+    await until(() => colorAt(frame, 0.5, 0.5), [255, 0, 0, 255]);
     await write(page, sketchOf("canvas.rect({ at: [50, 50], size: 60, fill: 'blue' });"));
-    await comes(() => colorAt(frame, 0.3, 0.3), [0, 0, 255, 255]);
+    await until(() => colorAt(frame, 0.3, 0.3), [0, 0, 255, 255]);
     // The last picture stays under whatever is wrong.
     await write(page, sketchOf('canvas.circle({ at: [50, 50], radis: 4 });'));
-    await comes(() => wrong.innerText(), 'Line 6: circle: there is no option "radis"; did you mean "radius"?');
+    await until(() => wrong.innerText(), 'Line 6: circle: there is no option "radis"; did you mean "radius"?');
     expect(await colorAt(frame, 0.3, 0.3)).toEqual([0, 0, 255, 255]);
     await write(page, sketchOf('canvas.circle({ at: [50 50], radius: 4 });'));
-    await comes(() => wrong.innerText(), expect.stringMatching(/^Line 6: /));
+    await until(() => wrong.innerText(), expect.stringMatching(/^Line 6: /));
     await write(page, `import 'node:fs';\n${sketchOf('canvas.circle({ at: [50, 50], radius: 4 });')}`);
-    await comes(() => wrong.innerText(), 'Line 1: here a sketch can import from frame-juggler, and not from node:fs');
+    await until(() => wrong.innerText(), 'Line 1: here a sketch can import from frame-juggler, and not from node:fs');
     await write(page, sketchOf('while (true) ;'));
-    await comes(
+    await until(
       () => wrong.innerText(),
       expect.stringMatching(/^In frame \d+: paint was ended after 3 s; look for a loop/),
     );
     await write(page, sketchOf("canvas.rect({ at: [50, 50], size: 60, fill: 'lime' });"));
-    await comes(() => colorAt(frame, 0.3, 0.3), [0, 255, 0, 255]);
+    await until(() => colorAt(frame, 0.3, 0.3), [0, 255, 0, 255]);
     expect(await wrong.innerText()).toBe('');
     await page.context().close();
   });
@@ -176,9 +176,9 @@ describe('the playground', () => {
       "const same = (n: number): number => n; canvas.rect({ at: [50 as number, 50], size: same(20), fill: 'red' } satisfies object); canvas.dot({ at: [4, 96] });",
     );
     const written = async (): Promise<string> => (await page.locator('.cm-line').allTextContents()).join('\n');
-    const is = (other: string): Promise<void> => comes(written, other);
+    const is = (other: string): Promise<void> => until(written, other);
     await write(page, text);
-    await comes(() => colorAt(frame, 0.5, 0.5), [255, 0, 0, 255]);
+    await until(() => colorAt(frame, 0.5, 0.5), [255, 0, 0, 255]);
     const part = frame.locator('details', { has: frame.locator('summary', { hasText: 'Parts' }) });
     if ((await part.getAttribute('open')) === null) await part.locator('summary').click();
     await frame.locator('.parts .item', { hasText: 'rect' }).first().click();
@@ -186,7 +186,7 @@ describe('the playground', () => {
     await field.fill('80');
     await field.press('Enter');
     await is(text.replace('same(20)', 'same(80)'));
-    await comes(() => colorAt(frame, 0.15, 0.15), [255, 0, 0, 255]);
+    await until(() => colorAt(frame, 0.15, 0.15), [255, 0, 0, 255]);
     // A picture that comes while something is held takes that away: nothing is begun before all have come.
     await page.waitForTimeout(800);
     // Dragged by a fifth of the picture; until it is let go, the text is as it was.
@@ -194,16 +194,16 @@ describe('the playground', () => {
     await page.mouse.move(box.x + box.width * 0.3, box.y + box.height * 0.3);
     await page.mouse.down();
     await page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.3, { steps: 4 });
-    await comes(() => colorAt(frame, 0.15, 0.15), [255, 255, 255, 255]);
+    await until(() => colorAt(frame, 0.15, 0.15), [255, 255, 255, 255]);
     await is(text.replace('same(20)', 'same(80)'));
     await page.mouse.up();
-    await comes(
+    await until(
       written,
       expect.stringMatching(/at: \[(69|70|71)(\.\d+)? as number, (49|50|51)(\.\d+)?\], size: same\(80\)/),
     );
     await frame.getByRole('button', { name: 'Undo' }).click();
     await is(text.replace('same(20)', 'same(80)'));
-    await comes(() => colorAt(frame, 0.15, 0.15), [255, 0, 0, 255]);
+    await until(() => colorAt(frame, 0.15, 0.15), [255, 0, 0, 255]);
     await page.locator('.cm-content').click();
     await page.keyboard.press('Control+z');
     await page.keyboard.press('Control+z');
@@ -217,17 +217,17 @@ describe('the playground', () => {
     const frame = page.frameLocator('iframe');
     await frame.locator('#canvas').waitFor();
     await write(page, `import { defineSketch, dial } from 'frame-juggler';\nexport default defineSketch({ still: true, dials: { fill: dial.color('red') },\n  paint: (canvas, { dials, random }) => canvas.rect({ from: [0, 0], to: [640, 180 + 0 * random.between(0, 1)], fill: dials.fill }) });\n`); // prettier-ignore
-    await comes(() => colorAt(frame, 0.5, 0.2), [255, 0, 0, 255]);
+    await until(() => colorAt(frame, 0.5, 0.2), [255, 0, 0, 255]);
     await frame.getByLabel('fill', { exact: true }).first().fill('#00ff00');
     await frame.getByRole('textbox', { name: 'Seed' }).fill('7');
     await frame.getByRole('textbox', { name: 'Seed' }).press('Enter');
-    await comes(() => colorAt(frame, 0.5, 0.2), [0, 255, 0, 255]);
+    await until(() => colorAt(frame, 0.5, 0.2), [0, 255, 0, 255]);
     await page.getByRole('button', { name: 'Share' }).click();
-    await comes(() => page.locator('.playground-bar output').innerText(), 'Its address is copied.');
+    await until(() => page.locator('.playground-bar output').innerText(), 'Its address is copied.');
     const shared = await page.evaluate(() => navigator.clipboard.readText());
     await page.context().close();
     const other = await open(shared.replace(`${address}/`, ''));
-    await comes(() => colorAt(other.frameLocator('iframe'), 0.5, 0.2), [0, 255, 0, 255]);
+    await until(() => colorAt(other.frameLocator('iframe'), 0.5, 0.2), [0, 255, 0, 255]);
     expect(await other.frameLocator('iframe').getByRole('textbox', { name: 'Seed' }).inputValue()).toBe('7');
     expect(await other.locator('.cm-content').innerText()).toContain("dial.color('red')");
     await other.context().close();
@@ -242,7 +242,7 @@ describe('the playground', () => {
     const frame = page.frameLocator('iframe');
     await frame.locator('#canvas').waitFor();
     expect(await page.locator('.cm-content').innerText()).toContain('corners: [30, 0, 30, 0]');
-    await comes(() => colorAt(frame, 0.5, 0.44), [58, 131, 145, 255]);
+    await until(() => colorAt(frame, 0.5, 0.44), [58, 131, 145, 255]);
     expect(new URL(page.url()).pathname).toBe('/reference/canvas.html');
     await page.getByRole('button', { name: 'Close' }).click();
     expect(await page.locator('iframe').count()).toBe(0);

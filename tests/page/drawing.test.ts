@@ -4,7 +4,8 @@ import path from 'node:path';
 import { decode } from 'fast-png';
 import { readTrack } from 'frame-juggler';
 import { juggle } from '../helpers.ts';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /* Drawing by hand in the viewer. `ink` is in what was drawn, `paper` is only painted. */
 const pen = (
@@ -35,7 +36,7 @@ const colors: Readonly<Record<string, string>> = {
 let viewer: ViewerPage;
 beforeAll(async () => {
   viewer = await ViewerPage.open({ 'pen.ts': pen('circle') }, { permissions: ['clipboard-read', 'clipboard-write'] });
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /*
  * Sketches that never come back: wherever the loop is, it is ended and its line named, the last picture stays, and the
@@ -28,7 +29,7 @@ let viewer: ViewerPage;
 beforeAll(async () => {
   viewer = await ViewerPage.open({ 'lamp.ts': sketch({ fill: '#00ff00' }) });
   await until(viewer.color, green);
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

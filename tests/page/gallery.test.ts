@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, BrowserContextOptions, Page } from 'playwright-core';
-import { comes, faultsOf, launch, serve } from './browser.ts';
+import { faultsOf, launch, serve, until } from './browser.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-gallery-'));
 const vite = path.resolve('node_modules/vite/bin/vite.js');
@@ -16,7 +16,7 @@ beforeAll(async () => {
   execFileSync(process.execPath, [vite, 'build', 'examples/gallery', '--outDir', folder, '--logLevel', 'error']);
   site = await serve(vite, 'preview', 'examples/gallery', '--outDir', folder, '--host', '127.0.0.1', '--port', '0');
   browser = await launch();
-}, 60_000);
+});
 afterAll(async () => {
   await browser.close();
   site.process.kill('SIGTERM');
@@ -51,16 +51,16 @@ describe('the gallery, from static files', () => {
     const count = await page.locator('li').count();
     for (let at = 0; at < count; at++) {
       await page.locator('li').nth(at).scrollIntoViewIfNeeded();
-      await comes(() => page.locator('li').nth(at).locator('canvas').count(), 1);
+      await until(() => page.locator('li').nth(at).locator('canvas').count(), 1);
     }
     expect(await page.locator('canvas').first().getAttribute('aria-label')).toBe('A day at Pellan Quay');
-    for (let at = 0; at < count; at++) await comes(async () => (await colorsOf(page, at)) > 5, true);
+    for (let at = 0; at < count; at++) await until(async () => (await colorsOf(page, at)) > 5, true);
     await page.locator('li').first().scrollIntoViewIfNeeded();
     const rest = await shot(page);
     await page.waitForTimeout(300);
     expect(await shot(page)).toBe(rest);
     await page.locator('a').first().hover();
-    await comes(async () => (await shot(page)) !== rest, true);
+    await until(async () => (await shot(page)) !== rest, true);
     expect(await faultsOf(page)).toEqual([]);
     expect(complaints).toEqual([]);
   });
@@ -75,20 +75,20 @@ describe('the gallery, from static files', () => {
     const seven = await shot(page);
     await page.getByLabel('Wind').fill('5');
     await page.getByRole('button', { name: 'Another seed' }).click();
-    await comes(() => page.evaluate(() => /^#rain\?seed=\d+&dial\.drops=60&dial\.gone=1&dial\.wind=5$/.test(location.hash)), true);
+    await until(() => page.evaluate(() => /^#rain\?seed=\d+&dial\.drops=60&dial\.gone=1&dial\.wind=5$/.test(location.hash)), true);
     await page.getByRole('button', { name: 'Pause' }).click();
     await page.getByLabel('Frame').fill('40');
     await page.waitForTimeout(300);
     expect(await shot(page)).not.toBe(seven);
     await page.getByText('Source').click();
-    await comes(() => page.locator('code').textContent().then((text) => text?.includes('export default defineSketch')), true);
+    await until(() => page.locator('code').textContent().then((text) => text?.includes('export default defineSketch')), true);
     expect(await faultsOf(page)).toEqual([]);
     const again = await open('#rain?seed=7&dial.drops=60');
     await again.getByRole('button', { name: 'Pause' }).click();
     await again.getByLabel('Frame').fill('40');
-    await comes(() => shot(again), seven);
+    await until(() => shot(again), seven);
     await page.getByRole('link', { name: 'All sketches' }).click();
-    await comes(async () => (await page.locator('li').count()) > 9, true);
+    await until(async () => (await page.locator('li').count()) > 9, true);
     expect(complaints).toEqual([]);
   });
 

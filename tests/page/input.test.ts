@@ -3,7 +3,8 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { juggle } from '../helpers.ts';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /*
  * Pointer, keys, dials, seed and recording in the viewer. The sketch has units of its own, y upwards, and notes what it
@@ -35,7 +36,7 @@ beforeAll(async () => {
   );
   ({ page } = viewer);
   await viewer.button('Record input').waitFor();
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

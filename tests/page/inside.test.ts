@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { decode } from 'fast-png';
 import { juggle } from '../helpers.ts';
-import { faultsOf } from './browser.ts';
-import { until, ViewerPage } from './viewer.ts';
+import { faultsOf, until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /* Looking inside a picture: its items, what lies where, what is hidden and why; and whether everybody can use the page. */
 const sketch = (more = ''): string => `import { defineSketch, dial } from 'frame-juggler';
@@ -26,7 +26,7 @@ beforeAll(async () => {
   viewer = await ViewerPage.open({ 'pier.ts': sketch() }, { viewport: { width: 1280, height: 800 } });
   await viewer.button('Pause').click();
   await viewer.openPart('Parts');
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

@@ -13,7 +13,7 @@ let site: Awaited<ReturnType<typeof serve>>;
 beforeAll(async () => {
   site = await serve('node_modules/vite/bin/vite.js', 'examples/gallery');
   browser = await launch();
-}, 60_000);
+});
 afterAll(async () => {
   await browser.close();
   site.process.kill('SIGTERM');
@@ -481,5 +481,5 @@ describe('a mounted sketch', () => {
       return [first.playing, first.frame - at, second.frame];
     });
     expect(frames).toEqual([false, 0, 7]);
-  }, 60_000);
+  });
 });

@@ -4,7 +4,7 @@ import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSyn
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser } from 'playwright-core';
-import { comes, launch, serve } from './browser.ts';
+import { launch, serve, until } from './browser.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-new-'));
 const juggle = path.resolve('packages/cli/dist/juggle.js');
@@ -39,7 +39,7 @@ async function shows(url: string, canvas: string): Promise<{ moves: boolean; sai
   await page.goto(url);
   const look = (): Promise<string> => page.$eval(canvas, (element) => (element as HTMLCanvasElement).toDataURL());
   await page.locator(canvas).waitFor();
-  await comes(async () => (await look()).length > 4000, true);
+  await until(async () => (await look()).length > 4000, true);
   const first = await look();
   await page.waitForTimeout(400);
   const moves = (await look()) !== first;
@@ -81,7 +81,7 @@ test('npm start opens the viewer on it', async () => {
   const page = await browser.newPage();
   await page.goto(url);
   await page.locator('#canvas').waitFor();
-  await comes(() => page.title().then((title) => title.includes('Buoy at dusk')), true);
+  await until(() => page.title().then((title) => title.includes('Buoy at dusk')), true);
   await page.close();
   process.kill(-started.pid!, 'SIGTERM');
 });

@@ -3,7 +3,8 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { decode } from 'fast-png';
 import { juggle } from '../helpers.ts';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /* Out of the page: files, the picture and the command to paste; and two pictures at once. */
 const sketch = (fill: string): string => `import { defineSketch, dial } from 'frame-juggler';
@@ -29,7 +30,7 @@ beforeAll(async () => {
   await viewer.enter(viewer.field('Seed'), '5');
   await until(() => viewer.field('Seed').inputValue(), '5');
   await viewer.openPart('Take out');
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

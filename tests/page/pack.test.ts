@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, statSync, rmSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, BrowserContextOptions, Page } from 'playwright-core';
 import subsetFont from 'subset-font';
-import { comes, faultsOf, launch, serveFolder } from './browser.ts';
+import { faultsOf, launch, serveFolder, until } from './browser.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'juggle-pack-'));
 const juggle = path.resolve('packages/cli/dist/juggle.js');
@@ -63,7 +63,7 @@ beforeAll(async () => {
   // Nothing but what the page's own server has, and nothing written into the page.
   ({ server, address } = await serveFolder(path.join(folder, 'public'), { 'Content-Security-Policy': "default-src 'self'" })); // prettier-ignore
   browser = await launch();
-}, 120_000);
+});
 afterAll(async () => {
   await browser.close();
   server.close();
@@ -101,7 +101,7 @@ const shown = (page: Page): Promise<boolean> =>
 
 test('a packed page plays from a sub-path under a strict policy, and loads no more than it needs', async () => {
   const { page, said, loaded } = await open(`${address}/some/where/`);
-  await comes(() => shown(page), true);
+  await until(() => shown(page), true);
   expect(await plays(page)).toBe(true);
   expect(await page.title()).toBe('Buoy <1> & "lamp"');
   await page.waitForTimeout(500);
@@ -112,17 +112,17 @@ test('a packed page plays from a sub-path under a strict policy, and loads no mo
 
 test('pictures, text and data come along', async () => {
   const { page, said, loaded } = await open(`${address}/flags/`);
-  await comes(() => shown(page), true);
+  await until(() => shown(page), true);
   expect(loaded.filter((name) => /\.(?:png|svg|csv|json)$/.test(name)).length).toBeGreaterThan(1);
   const chart = await open(`file://${path.join(folder, 'chart.html')}`);
-  await comes(() => shown(chart.page), true);
+  await until(() => shown(chart.page), true);
   expect([...said, ...chart.said]).toEqual([]);
   expect(chart.loaded).toEqual(['chart.html']);
 });
 
 test('Latin letters come without the others, and what a WOFF2 file needs comes where there is one', async () => {
   const { page, said, loaded } = await open(`${address}/lettering/`);
-  await comes(() => shown(page), true);
+  await until(() => shown(page), true);
   expect(said).toEqual([]);
   expect(loaded).toEqual(expect.arrayContaining(['brotli-package.js', 'bold-latin.js']));
   expect(loaded.filter((name) => /^(?:bold|regular)\.js|regular-latin/.test(name))).toEqual([]);
@@ -136,7 +136,7 @@ test('Latin letters come without the others, and what a WOFF2 file needs comes w
 
 test('one file opens from disk, with its dials as they were turned and as they are', async () => {
   const { page, said, loaded } = await open(`file://${path.join(folder, 'buoy.html')}`);
-  await comes(() => shown(page), true);
+  await until(() => shown(page), true);
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByLabel('Frame').fill('0');
   const wide = (): Promise<number> =>
@@ -145,38 +145,42 @@ test('one file opens from disk, with its dials as they were turned and as they a
       const { data } = element.getContext('2d')!.getImageData(0, Math.round(height / 2), width, 1);
       return Math.round(([...Array(width).keys()].filter((x) => data[4 * x] > 128).length * 320) / width);
     });
-  await comes(wide, 80);
+  await until(wide, 80);
   expect(await page.getByLabel('size').inputValue()).toBe('40');
   await page.getByLabel('size').fill('10');
-  await comes(wide, 20);
+  await until(wide, 20);
   expect(said).toEqual([]);
   expect(loaded).toEqual(['buoy.html']);
   expect(await faultsOf(page)).toEqual([]);
 });
 
-test('in one file comes what its sketch uses, and not what it does without', async () => {
-  const sizes: number[] = [];
-  const lampsFolder = path.join(folder, 'public/lamps');
-  mkdirSync(lampsFolder);
-  for (const [name, source] of Object.entries(lamps)) {
-    const html = path.join(lampsFolder, `${name}.html`);
-    writeFileSync(path.join(lampsFolder, `${name}.js`), source);
-    pack(path.join(lampsFolder, `${name}.js`), '-o', html, '--single', '-q');
-    sizes.push(statSync(html).size);
+describe('in one file comes what its sketch uses, and not what it does without', () => {
+  const sizes: Record<string, number> = {};
+
+  test.each(Object.entries(lamps))('the lamp of %s lights up', async (name, source) => {
+    const html = path.join(folder, `${name}.html`);
+    mkdirSync(path.join(folder, 'public/lamps'), { recursive: true });
+    writeFileSync(path.join(folder, 'public/lamps', `${name}.js`), source);
+    pack(`public/lamps/${name}.js`, '-o', html, '--single', '-q');
+    sizes[name] = statSync(html).size;
     const { page, said } = await open(`file://${html}`);
-    await comes(() => shown(page), true);
+    await until(() => shown(page), true);
     const color = (): Promise<number[]> =>
       page.$eval('canvas', (element) => [
         ...element.getContext('2d')!.getImageData(element.width / 2, element.height / 4, 1, 1).data,
       ]);
-    await comes(color, [0, 0, 128, 255]);
+    await until(color, [0, 0, 128, 255]);
     await page.mouse.move(450, 300);
-    await comes(color, [255, 215, 0, 255]);
+    await until(color, [255, 215, 0, 255]);
     expect(said).toEqual([]);
+    rmSync(html);
     await page.close();
-  }
-  const [place, label, named, , bold] = sizes;
-  expect([label! > place! + 60_000, named! > place! + 400_000, bold! > named! + 200_000]).toEqual([true, true, true]);
+  });
+
+  test('what one of them does without makes its page smaller', () => {
+    const { place, label, named, bold } = sizes;
+    expect([label! > place! + 60_000, named! > place! + 400_000, bold! > named! + 200_000]).toEqual([true, true, true]);
+  });
 });
 
 test('without scripts its picture is seen; with little motion wanted it rests; on a phone it fits', async () => {
@@ -190,7 +194,7 @@ test('without scripts its picture is seen; with little motion wanted it rests; o
   await rest.page.getByRole('button', { name: 'Play Buoy' }).click();
   expect(await plays(rest.page)).toBe(true);
   const phone = await open(`${address}/some/where/`, { viewport: { width: 390, height: 844 }, deviceScaleFactor: 3, hasTouch: true, isMobile: true }); // prettier-ignore
-  await comes(() => phone.page.$eval('canvas', (element) => element.width), 1170);
+  await until(() => phone.page.$eval('canvas', (element) => element.width), 1170);
   expect(await phone.page.evaluate(() => [document.documentElement.scrollWidth, document.documentElement.scrollHeight])).toEqual([390, 844]); // prettier-ignore
   expect([...still.said, ...rest.said, ...phone.said]).toEqual([]);
 });

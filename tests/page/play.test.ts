@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { chmodSync, renameSync } from 'node:fs';
 import path from 'node:path';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 const sketch = (fill: string, more = ''): string => `import { defineSketch } from 'frame-juggler';
 import { radius } from './size';
@@ -25,7 +26,7 @@ const blue = '0 0 255';
 let viewer: ViewerPage;
 beforeAll(async () => {
   viewer = await ViewerPage.open({ 'lamp.ts': sketch('#ff0000'), 'size.ts': 'export const radius: number = 30;\n' });
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

@@ -30,7 +30,7 @@ beforeAll(async () => {
   page = await browser.newPage();
   // Any page of that server will do, as modules are imported from it by hand.
   await page.goto(`${site.url}vite.config.js`);
-}, 60_000);
+});
 afterAll(async () => {
   await browser.close();
   site.process.kill('SIGTERM');
@@ -132,7 +132,7 @@ describe('the surfaces', () => {
     const fine = await compare(3);
     const sum = (key: 'near' | 'all'): number => fine.reduce((total, result) => total + result[key], 0);
     expect(sum('near') / sum('all')).toBeGreaterThanOrEqual(0.995);
-  }, 120_000);
+  });
 
   test('canvas2d draws what browsers by themselves would leave out', async () => {
     for (const frame of edges.keys()) {
@@ -190,5 +190,5 @@ describe('the surfaces', () => {
         expect([name, near / all >= least]).toEqual([name, true]);
       }
     }
-  }, 120_000); // prettier-ignore
+  }); // prettier-ignore
 });

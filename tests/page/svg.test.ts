@@ -34,7 +34,7 @@ export default defineSketch({
 let browser: Browser;
 beforeAll(async () => {
   browser = await launch();
-}, 60_000);
+});
 afterAll(async () => {
   await browser.close();
   folder.remove();
@@ -88,7 +88,7 @@ describe('an SVG file', () => {
       const sum = (index: 0 | 1): number => results.reduce((total, result) => total + result[index], 0);
       expect(sum(0) / sum(1)).toBeGreaterThan(whole);
     }
-  }, 120_000); // prettier-ignore
+  }); // prettier-ignore
 
   test('shows what has no length, or no height, as the raster does', async () => {
     for (const frame of edges.keys()) {
@@ -105,7 +105,7 @@ describe('an SVG file', () => {
   test('holds what is left of earlier frames under a carry', async () => {
     const [near, all] = await agreement('wakes.ts', 12, 2);
     expect(near / all).toBeGreaterThan(0.98);
-  }, 30_000);
+  });
 
   test('is well-formed whatever labels and texts hold, names each thing once, and can be searched', async () => {
     const { out } = await juggle(folder.path, 'render', 'wakes.ts', '-o', '-', '--format', 'svg', '--frame', '0');

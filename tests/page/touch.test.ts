@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { CDPSession, Page } from 'playwright-core';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /*
  * Fingers, keys and every kind of dial, in the viewer. The sketches say what they are told; which of them plays is the

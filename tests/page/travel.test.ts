@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { until, ViewerPage } from './viewer.ts';
+import { until } from './browser.ts';
+import { ViewerPage } from './viewer.ts';
 
 /*
  * Time in the viewer: forwards, backwards and to any frame, with the same pictures each time. The sketch wanders by
@@ -23,7 +24,7 @@ let viewer: ViewerPage;
 beforeAll(async () => {
   viewer = await ViewerPage.open({ 'drift.ts': sketch(0) });
   await viewer.button('Pause').click();
-}, 60_000);
+});
 afterAll(async () => {
   await viewer.close();
   expect(viewer.complaints).toEqual([]);

@@ -1,4 +1,3 @@
-import { expect } from '@jest/globals';
 import type { ChildProcess } from 'node:child_process';
 import { rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -132,18 +131,4 @@ export class ViewerPage {
   };
 
   failure = async (): Promise<string> => (await this.page.locator('#failure').allTextContents()).join('');
-}
-
-/** Waits for something to become what is wanted. */
-export async function until<T>(read: () => T | Promise<T>, wanted: T | RegExp, seconds = 20): Promise<void> {
-  const isThere = (found: T): boolean =>
-    wanted instanceof RegExp ? wanted.test(String(found)) : JSON.stringify(found) === JSON.stringify(wanted);
-  const end = Date.now() + seconds * 1000;
-  let found = await read();
-  while (!isThere(found) && Date.now() < end) {
-    await new Promise((resolve) => setTimeout(resolve, 30));
-    found = await read();
-  }
-  if (wanted instanceof RegExp) expect(String(found)).toMatch(wanted);
-  else expect(found).toEqual(wanted);
 }

@@ -6,7 +6,7 @@ import path from 'node:path';
 import fc from 'fast-check';
 import type { Browser, Page } from 'playwright-core';
 import type * as BrowserLibrary from '../../packages/frame-juggler/src/browser/index.ts';
-import { comes, launch, serveFolder } from './browser.ts';
+import { launch, serveFolder, until } from './browser.ts';
 
 /* A page as somebody would write it, built with Vite: the same sketch, once in the page and once in a worker. */
 
@@ -94,7 +94,7 @@ beforeAll(async () => {
   execFileSync(process.execPath, ['node_modules/vite/bin/vite.js', 'build', folder, '--logLevel', 'error']);
   ({ server, address } = await serveFolder(path.join(folder, 'dist')));
   browser = await launch();
-}, 60_000);
+});
 afterAll(async () => {
   await browser.close();
   server.close();
@@ -168,11 +168,11 @@ test('pointer and dials reach it, and it plays', async () => {
   });
   const colorAt = (x: number, y: number): Promise<number[]> =>
     page.$eval('canvas', (element, [x, y]) => [...element.getContext('2d')!.getImageData(x, y, 1, 1).data], [x, y] as const); // prettier-ignore
-  await comes(() => page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.frame > 3), true); // prettier-ignore
+  await until(() => page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.frame > 3), true); // prettier-ignore
   const box = (await page.locator('canvas').boundingBox())!;
   await page.evaluate(() => (globalThis as unknown as { player: BrowserLibrary.Player }).player.setDial('size', 30));
   await page.mouse.move(box.x + 100, box.y + 40);
-  await comes(() => colorAt(100, 40), [241, 182, 78, 255]);
+  await until(() => colorAt(100, 40), [241, 182, 78, 255]);
   expect(await page.getByLabel('size').count()).toBeGreaterThan(0);
 });
 
@@ -196,7 +196,7 @@ test('two hundred times mounted and stopped leave nothing: no worker, no canvas;
     expect.stringContaining('there is no option "widht"; did you mean "width"?'),
     expect.stringContaining('99 is out of range'),
   ]);
-  await comes(() => Promise.resolve(page.workers().length), 0);
+  await until(() => Promise.resolve(page.workers().length), 0);
 });
 
 describe.each([true, false])('what was drawn by hand stays; in a worker: %s', (inWorker) => {
@@ -217,11 +217,11 @@ describe.each([true, false])('what was drawn by hand stays; in a worker: %s', (i
     await page.mouse.move(box.x + x * box.width, box.y + box.height / 2);
     await page.mouse.down();
     // However slow the machine is: until it is drawn.
-    await comes(async () => (await marks())[[0.2, 0.5, 0.8].indexOf(x)] !== '-', true);
+    await until(async () => (await marks())[[0.2, 0.5, 0.8].indexOf(x)] !== '-', true);
     await page.mouse.up();
     await page.mouse.move(700, 500);
     const { frame } = await player(({ frame }) => ({ frame }));
-    await comes(() => player(({ frame }) => frame).then((now) => now > frame + 2), true);
+    await until(() => player(({ frame }) => frame).then((now) => now > frame + 2), true);
   };
 
   beforeEach(async () => {
@@ -262,7 +262,7 @@ describe.each([true, false])('what was drawn by hand stays; in a worker: %s', (i
     expect(await marks()).toEqual(['teal', 'crimson', '-']);
     await player((player) => player.goTo(2));
     await player((player) => player.play());
-    await comes(() => player((player) => player.frame > 60), true);
+    await until(() => player((player) => player.frame > 60), true);
     expect(drawn).toBeGreaterThan(20);
     expect(await marks()).toEqual(['-', '-', '-']);
     await player((player) => player.restart());
