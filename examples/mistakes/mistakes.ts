@@ -287,6 +287,21 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'round-turn': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [160, 90], radius: 30, rotate: 90 * seconds, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        const stroke = { color: lamp, width: 6, dash: [12, 12] };
+        canvas.circle({ at: [160, 90], radius: 30, rotate: 90 * seconds, fill: buoy, stroke });
+      },
+    }),
+  },
   fractions: {
     mistake: defineSketch({
       canvas,
@@ -516,6 +531,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
       paint(canvas, _, { x }) {
         canvas.circle({ at: [x, 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'barely-moves': {
+    mistake: defineSketch({
+      canvas,
+      duration: 2,
+      paint(canvas, { progress }) {
+        canvas.circle({ at: [160 + Math.sin(progress * 2 * Math.PI), 90], radius: 20, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 2,
+      paint(canvas, { progress }) {
+        canvas.circle({ at: [160 + 80 * Math.sin(progress * 2 * Math.PI), 90], radius: 20, fill: buoy });
       },
     }),
   },

@@ -37,7 +37,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
+  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -108,6 +108,19 @@ test('a step that leaves the state as it was is told from one whose state is not
   const other = 'nothing-moves: step runs, and all 40 frames are the same';
   expect(await told((state) => void (state.x += 1))).toBe(other);
   expect(await told((state) => ({ ...state }))).toBe(other);
+});
+
+test('a duration in which nothing moves is told, and chance is no movement', async () => {
+  const told = async (options: object): Promise<string[]> => {
+    const paint: Paint = (canvas, { random }) =>
+      canvas.circle({ at: [random.between(40, 280), 90], radius: 20, fill: 'teal' });
+    const sketch = defineSketch({ canvas: { width: 320, height: 180 }, paint, ...options });
+    return (await check(sketch, false)).findings.map(({ name, seen }) => `${name}: ${seen}`);
+  };
+  expect(await told({ duration: 2 })).toEqual([
+    'nothing-moves: the sketch has a duration, and all 40 frames are the same',
+  ]);
+  expect([await told({}), await told({ still: true })]).toEqual([[], []]);
 });
 
 test('a picture that paint writes anew in each frame does no harm; one that keeps what was written does', async () => {
@@ -257,12 +270,15 @@ describe('a mistake is found', () => {
     ['in a turn about the corner that goes on and on', (canvas, { seconds }) => {
       canvas.group({ rotate: seconds * 200 }, () => canvas.rect({ at: [160, 90], size: 60, fill: '#24506a' }));
     }, 'pivot: the rect is turned about the corner of the canvas, and carried off it'],
+    ['in an angle that is a part of a turn', (canvas, { seconds }) =>
+      canvas.rect({ at: [160, 90], size: [60, 20], rotate: Math.min(seconds, 0.8), fill: '#24506a' }),
+      'barely-moves: nothing goes further than 0.4 units in all 40 frames'],
     ['in one angle that is given to the engine in degrees', (canvas) => {
       canvas.circle({ at: [160 + 60 * Math.cos(45), 90], radius: 30, fill: '#24506a' });
     }, 'degrees: Math.cos is given 45, which looks like degrees'],
     ['in a turn the way that something goes, and a quarter on, by Math.atan2', (canvas, { seconds }) => {
-      const way = Math.atan2(20 + seconds, 60);
-      canvas.rect({ at: [160, 90], size: [60, 20], rotate: way + Math.PI / 2, fill: '#24506a' });
+      const way = Math.atan2(20 + 400 * seconds, 60);
+      canvas.rect({ at: [160, 90], size: [300, 20], rotate: way + Math.PI / 2, fill: '#24506a' });
     }, 'radians: rect is given 1.8925°, which comes from Math.atan2: 108.4349° in radians'],
     ['in the tenths of a turn in radians', (canvas) => {
       for (let i = 0; i < 10; i++)
@@ -443,7 +459,7 @@ describe('nothing is found', () => {
       });
     }],
     ['in angles of Math.atan2 that become degrees, and in whole ones', (canvas, { seconds }) => {
-      const way = Math.atan2(20 + seconds, 60);
+      const way = Math.atan2(20 + 60 * seconds, 60);
       canvas.rect({ at: [60, 90], size: [60, 20], rotate: (way * 180) / Math.PI, fill: '#24506a' });
       canvas.rect({ at: [260, 90], size: [60, 20], rotate: 30 * Math.atan2(1, 1), fill: '#24506a' });
     }],

@@ -132,10 +132,11 @@ export const isOff = (box: Box, canvas: Box): boolean =>
 
 /** Whether an item is turned about the origin of the sketch's units while it lies beside that. */
 export function isTurnedAside({ item: { outlines, start, end, transform } }: SeenItem): boolean {
-  const [, b, c, , e, f] = transform;
+  const [a, b, c, d, e, f] = transform;
   const { left, top, right, bottom } = pathBox(outlines, identity, start, end);
   const isAside = left > 0 || top > 0 || right < 0 || bottom < 0;
-  return isAside && Math.abs(e) + Math.abs(f) < 1e-6 && Math.abs(b) > 1e-6 && Math.abs(b + c) < 1e-6;
+  const isTurn = Math.abs(b + c) < 1e-6 && (Math.abs(b) > 1e-6 || (a < 0 && d < 0));
+  return isAside && isTurn && Math.abs(e) + Math.abs(f) < 1e-6;
 }
 
 /** Whether an item covers all of an area, by its box, with a color that nothing shows through. */

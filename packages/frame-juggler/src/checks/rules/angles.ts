@@ -4,10 +4,12 @@ import {
   byLine,
   called,
   callsByLine,
+  framesOf,
   isOff,
   isTurnedAside,
   itemsByLine,
   numbersOf,
+  verb,
   type Evidence,
   type SeenItem,
 } from '../evidence.ts';
@@ -122,6 +124,33 @@ const pivot: Rule = {
   },
 };
 
+const roundTurn: Rule = {
+  name: 'round-turn',
+  title: 'A circle turned about its own middle',
+  why: 'A circle looks the same however far it is turned.',
+  cure: 'Turn it about another point, canvas.group({ rotate: 30, about: [160, 90] }, () => …), or have it show which way it is turned: by dashes, a gradient, a line from its middle.',
+  find: ({ details }) =>
+    itemsByLine(details).flatMap((entry) => {
+      const turns = entry.all.map(({ detail, seen }) => {
+        const call = detail.log.callOf(seen.place);
+        return call !== undefined && looksRound(call, seen) ? optionsOf(call).rotate : undefined;
+      });
+      // In the first frame of many it may not be turned yet.
+      if (!turns.every((turn) => typeof turn === 'number') || turns.every((turn) => turn === 0)) return [];
+      const [{ detail, items }] = framesOf(entry);
+      const text = `${called(items)} ${verb(items, 'is', 'are')} turned, and ${verb(items, 'looks', 'look')} as before`;
+      return [{ line: entry.line, frame: detail.at, items: items.map(({ place }) => place + 1), text }];
+    }),
+};
+
+/** Whether what a call drew is a circle that looks the same all round. */
+function looksRound(call: NotedCall, { item: { shape, fill, stroke } }: SeenItem): boolean {
+  const { scale, anchor } = optionsOf(call);
+  const isPlain = [fill, stroke?.paint].every((paint) => paint === undefined || typeof paint === 'number');
+  const isWhole = shape === 'circle' && (scale === undefined || typeof scale === 'number') && anchor === undefined;
+  return isWhole && isPlain && (stroke === undefined || stroke.dash.length === 0);
+}
+
 /** Whether a number is a whole angle in degrees, and would be an odd one in radians. */
 const isWholeAngle = (value: number): boolean => Number.isInteger(value / 5);
 
@@ -146,4 +175,4 @@ const degrees: Rule = {
     }),
 };
 
-export const angleRules: readonly Rule[] = [radians, degrees, pivot];
+export const angleRules: readonly Rule[] = [radians, degrees, pivot, roundTurn];

@@ -1,4 +1,8 @@
+import type { Frame } from '../../frame/frame.ts';
+import { FrameReader, type Item } from '../../frame/reader.ts';
 import type { Box } from '../../geometry/box.ts';
+import { apply, identity, largestScale } from '../../geometry/matrix.ts';
+import { pathBox } from '../../geometry/path.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import { hypot } from '../../maths/power.ts';
 import { covers, lineOfTrack, waitsForInput, type Evidence, type Sighting, type Track } from '../evidence.ts';
@@ -103,18 +107,20 @@ const timeWords = ['seconds', 'frame', 'progress', 'delta'];
 const nothingMoves: Rule = {
   name: 'nothing-moves',
   title: 'Nothing moves',
-  why: 'The sketch steps or reads the time, but every frame is the same.',
-  cure: 'Have step change the values in the state, state.x += 40 * delta, or return a new state, and paint use them; or use seconds. For a single picture, set still: true.',
+  why: 'The sketch has a duration, steps or reads the time, but every frame is the same.',
+  cure: 'Have step change the values in the state, state.x += 40 * delta, or return a new state, and paint use them; or use seconds. random gives each frame the same numbers, random.stream(frame) others. For a single picture, set still: true.',
   find({ course, noted, sketch, details }) {
     // Progress that stays 0 is a finding of its own.
     const asks = timeWords.filter(
       (word) => noted.asked.has(word) && !(word === 'progress' && sketch.frames === Infinity),
     );
     if (course.length < 3 || waitsForInput(noted)) return [];
-    if (!sketch.hasStep && asks.length === 0) return [];
+    const hasDuration = sketch.frames > 1 && sketch.frames < Infinity;
+    if (!sketch.hasStep && asks.length === 0 && !hasDuration) return [];
     if (course.some((frame) => !isSameFrame(frame, { ...course[0], carry: frame.carry }))) return [];
     const runs = noted.moved ? 'step runs' : 'step runs but leaves the state as it was';
-    const what = sketch.hasStep ? runs : `paint asks for ${asks.join(' and ')}`;
+    const asked = asks.length > 0 ? `paint asks for ${asks.join(' and ')}` : 'the sketch has a duration';
+    const what = sketch.hasStep ? runs : asked;
     return [
       {
         line: details[0].items[0]?.description.source,
@@ -124,6 +130,68 @@ const nothingMoves: Rule = {
     ];
   },
 };
+
+/** Nobody sees a thing go to and fro by so little, in units, on a canvas that is not small itself. */
+const seen = { way: 2.5, canvas: 100 };
+
+const barelyMoves: Rule = {
+  name: 'barely-moves',
+  title: 'A movement too small to be seen',
+  why: 'Math.sin gives numbers from -1 to 1, and progress from 0 to 1: added to a place, a size or an angle they change hardly anything.',
+  cure: 'Multiply by how far it goes: at: [160 + 80 * Math.sin(seconds), 90] or swing(seconds, 6, 80, 240); rotate: 360 * progress.',
+  find({ course, first, noted, sketch, details }) {
+    if (course.length < 3 || waitsForInput(noted) || Math.min(sketch.width, sketch.height) < seen.canvas) return [];
+    if (!sketch.hasStep && !timeWords.some((word) => noted.asked.has(word))) return [];
+    let most: Move = { way: 0, place: 0 };
+    let latest = 0;
+    for (const [at, frame] of course.entries()) {
+      const move = farthestMove(course[0], frame);
+      if (move === undefined || move.way > seen.way) return [];
+      if (move.way > most.way) [most, latest] = [move, at];
+    }
+    // What is still on its way may go far yet.
+    const isDone = sketch.frames <= first + course.length || latest < course.length * 0.8;
+    if (most.way === 0 || !isDone) return [];
+    const item = details[0].items[most.place];
+    const way = Math.max(0.1, Math.round(most.way * 10) / 10);
+    return [{ line: item.description.source, frame: undefined, text: `nothing goes further than ${way} units in all ${course.length} frames` }]; // prettier-ignore
+  },
+};
+
+/** How far the item that goes furthest from one frame to another goes, and its place in the frame. */
+interface Move {
+  readonly way: number;
+  readonly place: number;
+}
+
+/** The largest move of an item between two frames; undefined where they differ in more than moves. */
+function farthestMove(one: Frame, other: Frame): Move | undefined {
+  if (one.columns.shape.length !== other.columns.shape.length) return undefined;
+  const { path, matrices, carry, columns } = one;
+  const stayed = { ...other, path, matrices, carry, columns: { ...other.columns, transform: columns.transform } };
+  if (!isSameFrame(one, stayed)) return undefined;
+  const [items, others] = [one, other].map((frame) => new FrameReader(frame).items());
+  let most: Move = { way: 0, place: 0 };
+  for (const [place, item] of items.entries()) {
+    const way = wayOf(item, others[place]);
+    if (way > most.way) most = { way, place };
+  }
+  return most;
+}
+
+/** How far some point of an item goes at most: what its transform does to the corners of its box, and its outline by itself. */
+function wayOf(item: Item, other: Item): number {
+  const box = pathBox(item.outlines, identity, item.start, item.end);
+  const corners = ([box.left, box.right] as const).flatMap((x) => [box.top, box.bottom].map((y) => [x, y] as const));
+  const carried = corners.map((corner) => {
+    const [from, to] = [item, other].map(({ transform }) => apply(transform, ...corner));
+    return hypot(to[0] - from[0], to[1] - from[1]);
+  });
+  let bent = 0;
+  for (let i = item.start; i < item.end; i++)
+    bent = Math.max(bent, Math.abs(other.outlines[other.start + i - item.start] - item.outlines[i]));
+  return Math.max(...carried) + bent * largestScale(other.transform);
+}
 
 const paintsOver: Rule = {
   name: 'paints-over',
@@ -354,6 +422,7 @@ export const timeRules: readonly Rule[] = [
   nothingDrawn,
   vanishes,
   nothingMoves,
+  barelyMoves,
   paintsOver,
   gone,
   frameBound,
