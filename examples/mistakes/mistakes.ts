@@ -483,35 +483,6 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
-  'nothing-drawn': {
-    mistake: defineSketch({
-      canvas,
-      paint(canvas) {
-        for (let x = 340; x < 320; x += 40) canvas.circle({ at: [x, 90], radius: 15, fill: buoy });
-      },
-    }),
-    cured: defineSketch({
-      canvas,
-      paint(canvas) {
-        for (let x = 20; x < 320; x += 40) canvas.circle({ at: [x, 90], radius: 15, fill: buoy });
-      },
-    }),
-  },
-  vanishes: {
-    mistake: defineSketch({
-      canvas,
-      paint(canvas, { frame }) {
-        if (frame === 0) canvas.circle({ at: [160, 90], radius: 40, fill: buoy }); // ←
-      },
-    }),
-    cured: defineSketch({
-      canvas: { ...canvas },
-      carry: 1,
-      paint(canvas, { frame }) {
-        if (frame === 0) canvas.circle({ at: [160, 90], radius: 40, fill: buoy });
-      },
-    }),
-  },
   'nothing-moves': {
     mistake: defineSketch({
       canvas,
@@ -550,24 +521,6 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
-  'paints-over': {
-    mistake: defineSketch({
-      canvas,
-      carry: 1,
-      paint(canvas, { seconds }) {
-        for (let x = 20; x < 320; x += 20) canvas.circle({ at: [x, 90], radius: 8, fill: deep }); // ←
-        canvas.dot({ at: [20 + 60 * seconds, 150], size: 6, fill: buoy });
-      },
-    }),
-    cured: defineSketch({
-      canvas,
-      carry: 1,
-      paint(canvas, { frame, seconds }) {
-        if (frame === 0) for (let x = 20; x < 320; x += 20) canvas.circle({ at: [x, 90], radius: 8, fill: deep });
-        canvas.dot({ at: [20 + 60 * seconds, 150], size: 6, fill: buoy });
-      },
-    }),
-  },
   gone: {
     mistake: defineSketch({
       canvas,
@@ -601,6 +554,70 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
       paint(canvas, _, { x }) {
         canvas.circle({ at: [x, 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'nothing-drawn': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let x = 340; x < 320; x += 40) canvas.circle({ at: [x, 90], radius: 15, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let x = 20; x < 320; x += 40) canvas.circle({ at: [x, 90], radius: 15, fill: buoy });
+      },
+    }),
+  },
+  vanishes: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { frame }) {
+        if (frame === 0) canvas.circle({ at: [160, 90], radius: 40, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas: { ...canvas },
+      carry: 1,
+      paint(canvas, { frame }) {
+        if (frame === 0) canvas.circle({ at: [160, 90], radius: 40, fill: buoy });
+      },
+    }),
+  },
+  'paints-over': {
+    mistake: defineSketch({
+      canvas,
+      carry: 1,
+      paint(canvas, { seconds }) {
+        for (let x = 20; x < 320; x += 20) canvas.circle({ at: [x, 90], radius: 8, fill: deep }); // ←
+        canvas.dot({ at: [20 + 60 * seconds, 150], size: 6, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      carry: 1,
+      paint(canvas, { frame, seconds }) {
+        if (frame === 0) for (let x = 20; x < 320; x += 20) canvas.circle({ at: [x, 90], radius: 8, fill: deep });
+        canvas.dot({ at: [20 + 60 * seconds, 150], size: 6, fill: buoy });
+      },
+    }),
+  },
+  wiped: {
+    mistake: defineSketch({
+      canvas,
+      carry: 0.9,
+      paint(canvas, { seconds }) {
+        canvas.clear(foam); // ←
+        canvas.circle({ at: [60 + 120 * seconds, 90], radius: 20, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      carry: 0.9,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [60 + 120 * seconds, 90], radius: 20, fill: buoy });
       },
     }),
   },

@@ -37,7 +37,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes'.split(' '),
+  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -270,6 +270,14 @@ describe('a mistake is found', () => {
     ['in a turn about the corner that goes on and on', (canvas, { seconds }) => {
       canvas.group({ rotate: seconds * 200 }, () => canvas.rect({ at: [160, 90], size: 60, fill: '#24506a' }));
     }, 'pivot: the rect is turned about the corner of the canvas, and carried off it'],
+    ['in a clear to a color that is see-through', (canvas, { seconds }) => {
+      canvas.clear('rgb(228 239 232 / 20%)');
+      canvas.circle({ at: [40 + 100 * seconds, 90], radius: 20, fill: '#24506a' });
+    }, 'wiped: clear leaves nothing of the last frame, also where its color is 80 % see-through'],
+    ['in a veil over a fresh background', (canvas, { seconds }) => {
+      canvas.rect({ from: [0, 0], to: [320, 180], fill: 'rgb(228 239 232 / 20%)' });
+      canvas.circle({ at: [40 + 100 * seconds, 90], radius: 20, fill: '#24506a' });
+    }, 'wiped: the rect, which is see-through, lies over a fresh background of the same color'],
     ['in an angle that is a part of a turn', (canvas, { seconds }) =>
       canvas.rect({ at: [160, 90], size: [60, 20], rotate: Math.min(seconds, 0.8), fill: '#24506a' }),
       'barely-moves: nothing goes further than 0.4 units in all 40 frames'],
@@ -350,7 +358,7 @@ describe('a mistake is found', () => {
       canvas.rect({ from: [0, 0], to: [320, 180], fill: '#12303f' });
       canvas.circle({ at: [progress * 320, 90], radius: 20, fill: '#f1b64e' });
     }, 0.9);
-    expect(found).toEqual(['paints-over: with a carry of 0.9, the rect covers the whole canvas in every frame, and nothing is left of the last one']); // prettier-ignore
+    expect(found).toEqual(['wiped: under a carry, the rect covers the whole canvas, and nothing is left of the last frame']); // prettier-ignore
   });
 });
 

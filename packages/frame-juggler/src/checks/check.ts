@@ -12,6 +12,7 @@ import { angleRules } from './rules/angles.ts';
 import { colorRules } from './rules/colors.ts';
 import { hiddenRules } from './rules/hidden.ts';
 import { itemRules } from './rules/items.ts';
+import { motionRules } from './rules/motion.ts';
 import { stateRules } from './rules/state.ts';
 import { textRules } from './rules/text.ts';
 import { timeRules } from './rules/time.ts';
@@ -25,6 +26,7 @@ export const rules: readonly Rule[] = [
   ...angleRules,
   ...colorRules,
   ...stateRules,
+  ...motionRules,
   ...timeRules,
   ...chanceRules,
   ...textRules,

@@ -126,6 +126,10 @@ export function isSameBox(one: Box, other: Box): boolean {
   return sides.every((side) => one[side] === other[side] || Math.abs(one[side] - other[side]) < 1e-6);
 }
 
+/** Whether something is drawn in a frame, at a place that is a number. */
+export const isFiniteBox = (box: Box | undefined): box is Box =>
+  box !== undefined && Number.isFinite(box.left) && Number.isFinite(box.top);
+
 /** Whether nothing of a box lies on the canvas. */
 export const isOff = (box: Box, canvas: Box): boolean =>
   box.right <= canvas.left || box.left >= canvas.right || box.bottom <= canvas.top || box.top >= canvas.bottom;
@@ -141,9 +145,21 @@ export function isTurnedAside({ item: { outlines, start, end, transform } }: See
 
 /** Whether an item covers all of an area, by its box, with a color that nothing shows through. */
 export function covers({ item: { fill, opacity, blend }, description: { box } }: SeenItem, area: Box): boolean {
-  if (typeof fill !== 'number' || alphaOf(fill) < 255 || opacity < 1 || blend !== 'normal') return false;
-  return box.left <= area.left && box.top <= area.top && box.right >= area.right && box.bottom >= area.bottom;
+  const isSolid = typeof fill === 'number' && alphaOf(fill) === 255 && opacity === 1 && blend === 'normal';
+  return isSolid && isAround(box, area);
 }
+
+/** Whether an item is a rectangle over all of the canvas that lets through what is below it, and has the color of that. */
+export function isVeil({ item, changes, description: { hidden, box } }: SeenItem, canvas: Box): boolean {
+  const { shape, group, fill, opacity, blend } = item;
+  const isOverAll = shape === 'rect' && group === undefined && isAround(box, canvas);
+  const isThin = typeof fill === 'number' && alphaOf(fill) * opacity < 255 && blend === 'normal';
+  return isOverAll && isThin && !changes && hidden === undefined;
+}
+
+/** Whether a box has all of an area in it. */
+const isAround = (box: Box, area: Box): boolean =>
+  box.left <= area.left && box.top <= area.top && box.right >= area.right && box.bottom >= area.bottom;
 
 /** The findings at one place. */
 export interface Sighting {

@@ -4,7 +4,7 @@ import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
 import type { PictureFill } from '../../paint/paint.ts';
 import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
-import { called, framesOf, itemsByLine, linesThat, verb, type Detail, type SeenItem } from '../evidence.ts';
+import { called, framesOf, isVeil, itemsByLine, linesThat, verb, type Detail, type SeenItem } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
@@ -143,8 +143,12 @@ const sameColor: Rule = {
   find: (evidence) =>
     linesThat(
       evidence,
-      // Under a carry it may cover what earlier frames have left.
-      ({ changes, description: { hidden } }) => !changes && hidden === undefined && evidence.sketch.carry === 0,
+      // Under a carry it may cover what earlier frames have left; a veil over the whole canvas is meant for that.
+      (seen, { canvas }) =>
+        !seen.changes &&
+        seen.description.hidden === undefined &&
+        evidence.sketch.carry === 0 &&
+        !(evidence.course.length > 1 && isVeil(seen, canvas)),
       (items) => {
         const [{ item }] = items;
         const behind = `what is behind ${verb(items, 'it', 'them')}`;
