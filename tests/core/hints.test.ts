@@ -124,6 +124,7 @@ const detached = 'a call stays with what it belongs to: canvas.circle({ … }), 
 
 // What the engines say of these is true, and no help to someone new to the language.
 test.each<[string, (canvas: Canvas, own: Record<string, never>) => unknown, string]>([
+  ['more asked of a call of the canvas', (canvas) => (canvas.dot({ at: [1, 1] }) as never)['fill'], 'a call of the canvas gives nothing back: fill is among its options, or a call of its own; if no call stands there, what stands before .fill is undefined'],
   ['an index beyond its list', (_, { list }) => list[3]['x'], `what stands before .x is undefined: ${misspelt}`],
   ['a point beyond its list', (_, { list }) => { const [x] = list[3] as number[]; return x; }, misspelt],
   ['a number as a list', () => [...(10 as never)], 'a loop that counts is for (let i = 0; i < 10; i += 1)'],

@@ -25,7 +25,8 @@ const kin: Kin = {
     'size, twice the radius': 'radius r',
   },
   diameter: { diameter: 'size d width' },
-  radius: { radius: 'r outerRadius', 'radius, half of it': 'size diameter d width' },
+  innerRadius: { innerRadius: 'inner' },
+  radius: { radius: 'r outerRadius outer', 'radius, half of it': 'size diameter d width' },
   sides: { sides: 'n corners vertices' },
   tips: { tips: 'points n corners spikes' },
   points: { points: 'x1 y1 vertices coordinates', 'points, or polygon({ at, radius, sides })': 'at radius' },
@@ -49,7 +50,11 @@ const kin: Kin = {
   closePath: { closePath: 'close end' },
   // Before a fill: a text's style is its font's.
   font: { font: 'fontFamily family typeface', 'font, of an italic loaded by asset.font': 'italic fontStyle style' },
-  fill: { 'fill, stroke and others, without style: { … }': 'style', fill: 'color fillColor fillStyle background' },
+  fill: {
+    'fill, stroke and others, without style: { … }': 'style',
+    'fill, or stroke: { color }': 'color',
+    fill: 'fillColor fillStyle background',
+  },
   stroke: {
     'stroke: { width }': 'strokeWidth lineWidth thickness weight width',
     'stroke: { dash }': 'dash dashArray strokeDasharray lineDash',

@@ -59,7 +59,20 @@ function hintForThing({ message }: Error): string | undefined {
 }
 
 function hintForType(thrown: TypeError, stop: Stop | undefined): string | undefined {
-  return hintForCall(thrown) ?? (stop && (hintForValue(thrown, stop) ?? hintForState(thrown, stop)));
+  return (
+    hintForCall(thrown) ?? (stop && (hintForValue(thrown, stop) ?? hintForState(thrown, stop))) ?? hintForChain(thrown)
+  );
+}
+
+/** What calls of the canvas are given, that somebody may want to ask of what they give back. */
+const styling = ['fill', 'stroke', 'opacity', 'blend', 'label', 'layer', 'rotate', 'scale', 'translate', 'skew'];
+
+/** What would be right where a call of the canvas is taken to give something back: canvas.circle({ … }).fill('teal'). */
+function hintForChain({ message }: TypeError): string | undefined {
+  const [, name] = /of undefined \(reading '(\w+)'\)/.exec(message) ?? [];
+  return name !== undefined && styling.includes(name)
+    ? `a call of the canvas gives nothing back: ${name} is among its options, or a call of its own; if no call stands there, what stands before .${name} is undefined`
+    : undefined;
 }
 
 /** What would be right where a sketch takes from a state that it does not have. */
