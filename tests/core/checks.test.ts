@@ -466,6 +466,11 @@ describe('nothing is found', () => {
         canvas.toCanvas([20, 20]);
       });
     }],
+    ['in a line that trembles', (canvas, { frame, random }) => {
+      const { between } = random.stream(frame);
+      const points = random.times(8, (i): [number, number] => [40 + 30 * i + between(-1, 1), 90 + between(-1, 1)]);
+      canvas.polyline({ points, stroke: { color: '#24506a', width: 4 } });
+    }],
     ['in angles of Math.atan2 that become degrees, and in whole ones', (canvas, { seconds }) => {
       const way = Math.atan2(20 + 60 * seconds, 60);
       canvas.rect({ at: [60, 90], size: [60, 20], rotate: (way * 180) / Math.PI, fill: '#24506a' });

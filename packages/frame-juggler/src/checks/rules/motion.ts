@@ -100,11 +100,15 @@ const barelyMoves: Rule = {
     if (!sketch.hasStep && !timeWords.some((word) => noted.asked.has(word))) return [];
     let most: Move = { way: 0, place: 0 };
     let latest = 0;
+    let jump = 0;
     for (const [at, frame] of course.entries()) {
       const move = farthestMove(course[0], frame);
       if (move === undefined || move.way > seen.way) return [];
       if (move.way > most.way) [most, latest] = [move, at];
+      if (at > 0) jump = Math.max(jump, farthestMove(course[at - 1], frame)?.way ?? 0);
     }
+    // What trembles is seen.
+    if (jump > most.way / 2) return [];
     // What is still on its way may go far yet.
     const isDone = sketch.frames <= first + course.length || latest < course.length * 0.8;
     if (most.way === 0 || !isDone) return [];
