@@ -83,16 +83,17 @@ const wiped: Rule = {
   cure: 'carry: 0.9 in defineSketch keeps nine tenths of the last picture from frame to frame; leave out what clears the canvas or covers all of it.',
   find({ course, sketch, details }) {
     if (course.length < 2) return [];
-    const wipes = details.map(sketch.carry > 0 ? wipeOf : veilOf);
+    // A picture that begins anew now and then is meant to.
+    const isCleared = course.every(({ carry }) => carry === 0);
+    const wipes = details.map((detail) => (sketch.carry > 0 ? wipeOf(detail, isCleared) : veilOf(detail)));
     const [wipe] = wipes;
     return wipe !== undefined && wipes.every((one) => one !== undefined) ? [wipe] : [];
   },
 };
 
 /** What leaves nothing of the last picture under a carry, in a frame; undefined where nothing does. */
-function wipeOf(detail: Detail): Sighting | undefined {
-  const { at, items, canvas, frame, log } = detail;
-  const clear = frame.carry === 0 ? log.calls.findLast(({ name }) => name === 'clear') : undefined;
+function wipeOf({ at, items, canvas, log }: Detail, isCleared: boolean): Sighting | undefined {
+  const clear = isCleared ? log.calls.findLast(({ name }) => name === 'clear') : undefined;
   if (clear !== undefined)
     return { line: clear.line, frame: at, text: 'under a carry, clear wipes away what the last frame has left' };
   const cover = items.find((one) => one.item.shape === 'rect' && one.item.group === undefined && covers(one, canvas));
