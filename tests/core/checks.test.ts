@@ -270,6 +270,15 @@ describe('a mistake is found', () => {
     ['in a turn about the corner that goes on and on', (canvas, { seconds }) => {
       canvas.group({ rotate: seconds * 200 }, () => canvas.rect({ at: [160, 90], size: 60, fill: '#24506a' }));
     }, 'pivot: the rect is turned about the corner of the canvas, and carried off it'],
+    ['in a turn in degrees over all frames', (canvas, { progress }) =>
+      canvas.circle({ at: [160 + 60 * Math.cos(progress * 360), 90], radius: 20, fill: '#24506a' }),
+      'degrees: Math.cos is given 9, 18, 27 and so on, which look like degrees'],
+    ['in sevenths of a turn in degrees', (canvas) => {
+      for (let i = 0; i < 7; i++) canvas.circle({ at: [160 + 60 * Math.cos((i * 360) / 7), 90], radius: 2 + i, fill: '#24506a' });
+    }, 'degrees: Math.cos is given 51.4286, 102.8571, 154.2857 and so on, which look like degrees'],
+    ['in a film of which more than half is empty', (canvas, { seconds }) =>
+      canvas.circle({ at: [200 + 500 * seconds, 90], radius: 20, fill: '#24506a' }),
+      'gone: the circle leaves the canvas and moves on and on'],
     ['in a clear to a color that is see-through', (canvas, { seconds }) => {
       canvas.clear('rgb(228 239 232 / 20%)');
       canvas.circle({ at: [40 + 100 * seconds, 90], radius: 20, fill: '#24506a' });

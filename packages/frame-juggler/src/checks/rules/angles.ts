@@ -166,13 +166,24 @@ const degrees: Rule = {
     ).flatMap((asked) => {
       const values = new Set(asked.map(({ angle }) => angle));
       const largest = Math.max(...[...values].map(Math.abs));
-      if (![...values].every(isWholeAngle) || largest < (values.size > 1 ? 10 : 15)) return [];
+      const areWhole = [...values].every(isWholeAngle) && largest >= (values.size > 1 ? 10 : 15);
+      if (!areWhole && !goRound([...values])) return [];
       // Alone, only an angle that one writes in degrees is one.
       if (values.size === 1 && !Number.isInteger(largest / 15)) return [];
       const [{ call, line }] = asked;
-      const some = [...values].slice(0, 3).join(', ');
+      const some = [...values].slice(0, 3).map(rounded).join(', ');
       return [{ line, frame: undefined, text: `${call} is given ${some}${values.size > 3 ? ' and so on' : ''}, which ${values.size === 1 ? 'looks' : 'look'} like degrees` }]; // prettier-ignore
     }),
 };
+
+/** Whether angles go up by even steps and close a turn of 360, or half of one, by the last or with the next. */
+function goRound(values: readonly number[]): boolean {
+  if (values.length < 3) return false;
+  const sorted = [0, ...values].sort((one, other) => one - other);
+  const step = sorted[1] - sorted[0];
+  const isEven = sorted.every((value, i) => Math.abs(value - sorted[0] - i * step) < 1e-6);
+  const way = sorted.length * step;
+  return isEven && [way, way - step].some((all) => Math.abs(all - 360) < 1e-6 || Math.abs(all - 180) < 1e-6);
+}
 
 export const angleRules: readonly Rule[] = [radians, degrees, pivot, roundTurn];

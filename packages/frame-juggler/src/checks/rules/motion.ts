@@ -160,18 +160,21 @@ const gone: Rule = {
   cure: 'Bring it back in on the other side, state.x = wrap(state.x, 0, width), or remove it from the state.',
   find(evidence) {
     const { tracks, course, sketch, details, noted } = evidence;
-    if (course.length < 8 || sketch.frames !== Infinity || noted.asked.has('pointer')) return [];
+    if (course.length < 8 || noted.asked.has('pointer')) return [];
     const [{ canvas }] = details;
+    // What a film ends with may leave; that all has left before it is half over is no end.
+    const isFilm = sketch.frames !== Infinity;
     const left = tracks.filter(({ boxes }) => {
       // It may have come later than the first frame, but has to be there ever since.
       const all = boxes.slice(boxes.findIndex((box) => box !== undefined));
       if (all.length < 8 || !all.every(isFiniteBox)) return false;
       const from = all.findIndex((box) => distance(box, canvas) > 0);
-      if (from < 1 || from > all.length * 0.8) return false;
+      if (from < 1 || from > all.length * (isFilm ? 0.5 : 0.8)) return false;
       if (isTurning(all.slice(from - 1).map(middle))) return false;
       const away = all.slice(from).map((box) => distance(box, canvas));
       return away.every((far, i) => i === 0 || far > away[i - 1]);
     });
+    if (isFilm && left.length < tracks.length) return [];
     return ofTracks(
       evidence,
       left,
