@@ -2,8 +2,11 @@ import type { Session } from 'node:inspector';
 import { setTimeout as delay } from 'node:timers/promises';
 import type { Worker } from 'node:worker_threads';
 
-/** Milliseconds: how long a thread is given to be held. One that only waits, for a file or another thread, cannot be. */
-const toHold = 1000;
+/**
+ * How long a busy thread is given to be held: so many looks, so many milliseconds apart. They are counted, as this process
+ * may stand still itself, and has given the thread no time then.
+ */
+const looks = { count: 50, apart: 100 };
 
 /** The calls that a thread is in, as an error's stack says them, by the source map: to be evaluated in the thread. */
 const stackHere = `(() => {
@@ -15,9 +18,10 @@ const stackHere = `(() => {
 /**
  * Where a thread is that does not answer: the stack of the calls it is in. It is held for a moment by the debugger's
  * protocol, the only thing that reaches a thread in an endless loop.
- * @returns undefined where it cannot be told
+ * @returns undefined where it cannot be told, or the thread only waits, as for a file or another thread
  */
 export async function stackOf(thread: Worker): Promise<string | undefined> {
+  if (!(await isBusy(thread))) return undefined;
   const attached: string[] = [];
   let session: Session | undefined;
   try {
@@ -26,7 +30,7 @@ export async function stackOf(thread: Worker): Promise<string | undefined> {
     session = new inspector.Session();
     session.connect();
     const stack = heldStack(session, thread.threadId, (id) => attached.push(id));
-    return await Promise.race([stack, delay(toHold, undefined, { ref: false })]);
+    return await Promise.race([stack, lookedLong()]);
   } catch {
     // Without its debugger, Node cannot tell.
     return undefined;
@@ -36,6 +40,16 @@ export async function stackOf(thread: Worker): Promise<string | undefined> {
       await new Promise<void>((resolve) => session!.post('NodeWorker.detach', { sessionId }, () => resolve()));
     session?.disconnect();
   }
+}
+
+async function isBusy({ performance }: Worker): Promise<boolean> {
+  const before = performance.eventLoopUtilization();
+  await delay(looks.apart);
+  return performance.eventLoopUtilization(before).utilization > 0.5;
+}
+
+async function lookedLong(): Promise<undefined> {
+  for (let look = 0; look < looks.count; look++) await delay(looks.apart, undefined, { ref: false });
 }
 
 /** What the debugger of a thread answers to a question, or tells by itself. */

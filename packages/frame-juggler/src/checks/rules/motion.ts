@@ -112,9 +112,10 @@ const barelyMoves: Rule = {
     // What is still on its way may go far yet.
     const isDone = sketch.frames <= first + course.length || latest < course.length * 0.8;
     if (most.way === 0 || !isDone) return [];
-    const item = details[0].items[most.place];
+    // Painted again, where each time is another, the frame may have fewer items.
+    const line = details[0].items[most.place]?.description.source;
     const way = Math.max(0.1, Math.round(most.way * 10) / 10);
-    return [{ line: item.description.source, frame: undefined, text: `nothing goes further than ${way} units in all ${course.length} frames` }]; // prettier-ignore
+    return [{ line, frame: undefined, text: `nothing goes further than ${way} units in all ${course.length} frames` }]; // prettier-ignore
   },
 };
 
