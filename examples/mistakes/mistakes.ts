@@ -508,14 +508,16 @@ export const mistakes: Readonly<Record<string, Pair>> = {
   'barely-moves': {
     mistake: defineSketch({
       canvas,
-      duration: 2,
+      duration: 1,
+      frameRate: 30,
       paint(canvas, { progress }) {
         canvas.circle({ at: [160 + Math.sin(progress * 2 * Math.PI), 90], radius: 20, fill: buoy }); // ←
       },
     }),
     cured: defineSketch({
       canvas,
-      duration: 2,
+      duration: 1,
+      frameRate: 30,
       paint(canvas, { progress }) {
         canvas.circle({ at: [160 + 80 * Math.sin(progress * 2 * Math.PI), 90], radius: 20, fill: buoy });
       },

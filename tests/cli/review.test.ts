@@ -12,7 +12,7 @@ export default defineSketch({
   paint(canvas, { seconds }) {
     canvas.rect({ from: [0, 70], to: [200, 100], fill: '#24506a', label: 'sea' });
     for (let i = 0; i < 3; i++)
-      canvas.rect({ at: [${x} + i * 30 + seconds, 60], size: 20, fill: '#6f4c38', label: 'crate' });
+      canvas.rect({ at: [${x} + i * 30 + 5 * seconds, 60], size: 20, fill: '#6f4c38', label: 'crate' });
     canvas.circle({ at: [400, 50], radius: 10, fill: '#d5603f', label: 'buoy' });
   },
 });

@@ -98,6 +98,8 @@ const barelyMoves: Rule = {
   find({ course, first, noted, sketch, details }) {
     if (course.length < 3 || waitsForInput(noted) || Math.min(sketch.width, sketch.height) < seen.canvas) return [];
     if (!sketch.hasStep && !timeWords.some((word) => noted.asked.has(word))) return [];
+    // In less than a second what goes slowly has not gone far.
+    if (course.length < sketch.frameRate) return [];
     let most: Move = { way: 0, place: 0 };
     let latest = 0;
     let jump = 0;
