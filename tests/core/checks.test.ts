@@ -110,6 +110,20 @@ test('a step that leaves the state as it was is told from one whose state is not
   expect(await told((state) => ({ ...state }))).toBe(other);
 });
 
+test('how far things move is told in pixels, however large a unit is', async () => {
+  const told = async (viewBox: [number, number, number, number]): Promise<string[]> => {
+    const paint: Paint = (canvas, { progress }) =>
+      canvas.circle({ at: [0.7 * Math.sin(progress * 2 * Math.PI), 0], radius: 0.1, fill: 'teal' });
+    const canvas = { width: 320, height: 320, viewBox };
+    const { findings } = await check(defineSketch({ canvas, duration: 1, frameRate: 40, paint }), false);
+    return findings.map(({ name, seen }) => `${name}: ${seen}`);
+  };
+  expect(await told([-1, -1, 2, 2])).toEqual([]);
+  expect(await told([-80, -80, 160, 160])).toEqual([
+    'barely-moves: nothing goes further than 1.4 pixels in all 40 frames',
+  ]);
+});
+
 test('a duration in which nothing moves is told, and chance is no movement', async () => {
   const told = async (options: object): Promise<string[]> => {
     const paint: Paint = (canvas, { random }) =>
@@ -289,7 +303,7 @@ describe('a mistake is found', () => {
     }, 'wiped: the rect, which is see-through, lies over a fresh background of the same color'],
     ['in an angle that is a part of a turn', (canvas, { seconds }) =>
       canvas.rect({ at: [160, 90], size: [60, 20], rotate: Math.min(seconds, 0.8), fill: '#24506a' }),
-      'barely-moves: nothing goes further than 0.4 units in all 40 frames'],
+      'barely-moves: nothing goes further than 0.4 pixels in all 40 frames'],
     ['in one angle that is given to the engine in degrees', (canvas) => {
       canvas.circle({ at: [160 + 60 * Math.cos(45), 90], radius: 30, fill: '#24506a' });
     }, 'degrees: Math.cos is given 45, which looks like degrees'],

@@ -1,7 +1,7 @@
 import type { Frame } from '../../frame/frame.ts';
 import { FrameReader, type Item } from '../../frame/reader.ts';
 import type { Box } from '../../geometry/box.ts';
-import { apply, identity, largestScale } from '../../geometry/matrix.ts';
+import { apply, identity, largestScale, multiply, type Matrix } from '../../geometry/matrix.ts';
 import { pathBox } from '../../geometry/path.ts';
 import { hypot } from '../../maths/power.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
@@ -87,7 +87,7 @@ const nothingMoves: Rule = {
   },
 };
 
-/** Nobody sees a thing go to and fro by so little, in units, on a canvas that is not small itself. */
+/** Nobody sees a thing go to and fro by so little, in pixels, on a canvas that is not small itself. */
 const seen = { way: 2.5, canvas: 100 };
 
 const barelyMoves: Rule = {
@@ -117,11 +117,11 @@ const barelyMoves: Rule = {
     // Painted again, where each time is another, the frame may have fewer items.
     const line = details[0].items[most.place]?.description.source;
     const way = Math.max(0.1, Math.round(most.way * 10) / 10);
-    return [{ line, frame: undefined, text: `nothing goes further than ${way} units in all ${course.length} frames` }]; // prettier-ignore
+    return [{ line, frame: undefined, text: `nothing goes further than ${way} pixels in all ${course.length} frames` }]; // prettier-ignore
   },
 };
 
-/** How far the item that goes furthest from one frame to another goes, and its place in the frame. */
+/** How far the item that goes furthest from one frame to another goes, in pixels, and its place in the frame. */
 interface Move {
   readonly way: number;
   readonly place: number;
@@ -136,24 +136,24 @@ function farthestMove(one: Frame, other: Frame): Move | undefined {
   const [items, others] = [one, other].map((frame) => new FrameReader(frame).items());
   let most: Move = { way: 0, place: 0 };
   for (const [place, item] of items.entries()) {
-    const way = wayOf(item, others[place]);
+    const way = wayOf(item, others[place], one.view);
     if (way > most.way) most = { way, place };
   }
   return most;
 }
 
 /** How far some point of an item goes at most: what its transform does to the corners of its box, and its outline by itself. */
-function wayOf(item: Item, other: Item): number {
+function wayOf(item: Item, other: Item, view: Matrix): number {
   const box = pathBox(item.outlines, identity, item.start, item.end);
   const corners = ([box.left, box.right] as const).flatMap((x) => [box.top, box.bottom].map((y) => [x, y] as const));
   const carried = corners.map((corner) => {
-    const [from, to] = [item, other].map(({ transform }) => apply(transform, ...corner));
+    const [from, to] = [item, other].map(({ transform }) => apply(multiply(view, transform), ...corner));
     return hypot(to[0] - from[0], to[1] - from[1]);
   });
   let bent = 0;
   for (let i = item.start; i < item.end; i++)
     bent = Math.max(bent, Math.abs(other.outlines[other.start + i - item.start] - item.outlines[i]));
-  return Math.max(...carried) + bent * largestScale(other.transform);
+  return Math.max(...carried) + bent * largestScale(multiply(view, other.transform));
 }
 
 const gone: Rule = {
