@@ -211,6 +211,7 @@ export const optionExamples: Readonly<Record<string, Readonly<Record<string, Opt
     weight: (canvas) => canvas.text('quay', { at: [80, 40], size: 32, weight: 'bold' }),
     align: (canvas) => canvas.text('high\nwater', { at: [80, 40], size: 24, align: 'right' }),
     lineHeight: (canvas) => canvas.text('high\nwater', { at: [80, 40], size: 24, lineHeight: 0.8 }),
+    letterSpacing: (canvas) => canvas.text('QUAY', { at: [80, 40], size: 24, letterSpacing: 0.5 }),
   },
   'canvas.picture': {
     from: (canvas) => canvas.picture(flag, { from: [20, 20], to: [80, 60] }),
@@ -472,6 +473,11 @@ export const optionExamples: Readonly<Record<string, Readonly<Record<string, Opt
       const { width, height } = measureText('high\nwater', { size: 24, lineHeight: 1.6 });
       canvas.rect({ at: [80, 40], size: [width, height] });
       canvas.text('high\nwater', { at: [80, 40], size: 24, lineHeight: 1.6, fill: 'white' });
+    },
+    letterSpacing(canvas) {
+      const { width, height } = measureText('QUAY', { size: 24, letterSpacing: 0.5 });
+      canvas.rect({ at: [80, 40], size: [width, height] });
+      canvas.text('QUAY', { at: [80, 40], size: 24, letterSpacing: 0.5, fill: 'white' });
     },
   },
 

@@ -94,6 +94,16 @@ describe('what runs from right to left', () => {
     const { lines } = measureText('נמל שקט מאוד', { font: hebrew, size: 10, maxWidth: 35 });
     expect(lines).toEqual(['נמל', 'שקט', 'מאוד']);
   });
+
+  test('keeps its marks by their letters where these are spaced, and its joins where they join', () => {
+    const outline = (text: string, x: number): string =>
+      textOutline(text, { at: [x, 0], anchor: 'baseline-left', font: hebrew, letterSpacing: 0.5 });
+    const pointed = '\u05d0\u05b8';
+    const next = measureText(pointed, { font: hebrew }).width + 8;
+    expect(outline(pointed + pointed, 0)).toBe(outline(pointed, 0) + outline(pointed, next));
+    const joined = (letterSpacing: number): string => textOutline('مرحبا', { at: [0, 0], font: amiri, letterSpacing });
+    expect(joined(0.5)).toBe(joined(0));
+  });
 });
 
 describe('a list of fonts', () => {

@@ -92,6 +92,18 @@ describe('text', () => {
     expect(width('Quay', { weight: 'bold' })).toBeGreaterThan(width('Quay'));
   });
 
+  test('is spaced between its letters, so that its middle stays, and kerned as before', () => {
+    const width = (string: string, letterSpacing: number): number =>
+      measureText(string, { size: 100, letterSpacing }).width;
+    for (const spacing of [-0.1, 0.25, 2])
+      expect(width('AVA', spacing)).toBeCloseTo(width('AVA', 0) + 2 * spacing * 100, 6);
+    expect(width('A', 2)).toBe(width('A', 0));
+    const { left, right } = inkOf('HIH', { letterSpacing: 0.5 });
+    expect(left).toBeCloseTo(-right, 6);
+    // The letters of a ligature come apart.
+    expect(inkOf('ff', { letterSpacing: 1 }).right).toBeCloseTo(inkOf('f', {}).right + 50 + width('f', 0) / 2, 6);
+  });
+
   test('breaks at words, inside words that are too long, and where it is told', () => {
     const { lines, width } = measureText('the inner basin dries at low water', { size: 10, maxWidth: 60 });
     expect(lines.join(' ')).toBe('the inner basin dries at low water');

@@ -29,7 +29,10 @@ const kin: Kin = {
   radius: { radius: 'r outerRadius outer', 'radius, half of it': 'size diameter d width' },
   sides: { sides: 'n corners vertices' },
   tips: { tips: 'points n corners spikes' },
-  points: { points: 'x1 y1 vertices coordinates', 'points, or polygon({ at, radius, sides })': 'at radius' },
+  points: {
+    points: 'x1 y1 vertices coordinates',
+    'points, moved by group({ translate }, …), or polygon({ at, radius, sides })': 'at radius',
+  },
   from: {
     'from: [x, y]': 'x1 y1 start begin x y',
     'from: [left, top], to: [right, bottom]': 'left top right bottom',
@@ -44,7 +47,7 @@ const kin: Kin = {
   offset: { 'offset, 0 to 1': 'at time t position pos percent' },
   start: { start: 'startAngle from begin setup init' },
   end: { end: 'endAngle to stop' },
-  data: { data: 'd' },
+  data: { data: 'd', 'group({ translate: [x, y] }, …)': 'at x y position' },
   bezierCurveTo: { bezierCurveTo: 'curveTo curve cubic' },
   quadraticCurveTo: { quadraticCurveTo: 'quadratic' },
   closePath: { closePath: 'close end' },
@@ -99,6 +102,7 @@ const kin: Kin = {
     anchor: 'align baseline',
   },
   maxWidth: { maxWidth: 'width' },
+  letterSpacing: { letterSpacing: 'tracking charSpacing spacing' },
   lineHeight: { lineHeight: 'leading lineSpacing', 'fill, beside text: { … }': 'color fill' },
   text: { 'text: { size }': 'fontSize size', 'text: { font }': 'font fontFamily', text: 'print write' },
   frameRate: { frameRate: 'fps rate' },

@@ -82,8 +82,8 @@ export interface AboutOptions extends Options<typeof aboutTable> {}
 const aboutOptions = schemaOf(aboutTable, '{ about: [x, y] }');
 
 const textKeyTable = {
-  /** How text is set: size, font, weight, align, lineHeight. */
-  text: optional(convertedLater<TextStyleOptions>('{ size, font, weight, align, lineHeight }')),
+  /** How text is set: size, font, weight, align, lineHeight, letterSpacing. */
+  text: optional(convertedLater<TextStyleOptions>('{ size, font, weight, align, lineHeight, letterSpacing }')),
 };
 /** What `style` takes; a key you leave out keeps its value. */
 export interface CanvasStyleOptions extends StyleOptions, Options<typeof textKeyTable> {}

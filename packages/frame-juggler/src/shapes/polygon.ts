@@ -21,10 +21,12 @@ export type PolygonOptions = (Form<PolygonTable, 'points'> | Form<PolygonTable, 
 
 export const polygon: ShapeKind<PolygonOptions> = {
   name: 'polygon',
-  options: schemaOf({ ...table, ...anchorTable }, '{ points: [[20, 80], [60, 20], [100, 80]] }', [
-    ['points'],
-    ['at', 'radius', 'sides'],
-  ]),
+  options: schemaOf(
+    { ...table, ...anchorTable },
+    '{ points: [[20, 80], [60, 20], [100, 80]] }',
+    [['points'], ['at', 'radius', 'sides']],
+    '; group({ translate }, …) moves points',
+  ),
   outline(given, path, _call, surroundings) {
     if (given.points !== undefined) {
       path.polyline(given.points, true);

@@ -43,6 +43,15 @@ export function isLatin(text: string): boolean {
   return /^[\p{Script=Latin}\p{Script=Common}\p{Script=Inherited}]*$/u.test(text);
 }
 
+/** Scripts whose letters join, at the baseline or by a line above them. */
+const joined = ['Arabic', 'Syriac', 'Nko', 'Mongolian', 'Adlam', 'Devanagari', 'Bengali', 'Gurmukhi'];
+const joinedLetter = new RegExp(`[${joined.map((name) => `\\p{Script=${name}}`).join('')}]`, 'u');
+
+/** Whether a text has letters that join, so that room between them would tear them apart. */
+export function hasJoinedLetters(text: string): boolean {
+  return joinedLetter.test(text);
+}
+
 /** The script of a cluster, as a number; undefined for characters of no script of their own, such as digits and dots. */
 export function scriptOf(text: string): number | undefined {
   return shared.test(text) ? undefined : scripts.findIndex((script) => script.test(text));

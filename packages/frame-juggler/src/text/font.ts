@@ -26,8 +26,8 @@ export interface Typesetter {
   readonly capHeight: number;
   /** Whether it has a glyph for a character. */
   has(character: string): boolean;
-  /** Lays out one line, or one run of it, with kerning and ligatures. */
-  set(text: string, rightToLeft: boolean): Omit<SetLine, 'lacking'>;
+  /** Lays out one line, or one run of it, with kerning and, without a letter spacing, ligatures. */
+  set(text: string, rightToLeft: boolean, letterSpacing: number): Omit<SetLine, 'lacking'>;
 }
 
 const maxLines = 2000;
@@ -53,12 +53,13 @@ export class Font {
   }
 
   /** Sets a line of one direction: its glyphs' outlines and how far they reach, in ems. */
-  set(text: string, rightToLeft = false): SetLine {
-    const key = rightToLeft ? `\u202e${text}` : text;
+  set(text: string, rightToLeft = false, letterSpacing = 0): SetLine {
+    const directed = rightToLeft ? `\u202e${text}` : text;
+    const key = letterSpacing === 0 ? directed : `${letterSpacing}\n${directed}`;
     let line = this.lines.get(key);
     if (line === undefined) {
       if (this.lines.size === maxLines) this.lines.clear();
-      line = { ...this.typesetter.set(text, rightToLeft), lacking: this.lacking(text) };
+      line = { ...this.typesetter.set(text, rightToLeft, letterSpacing), lacking: this.lacking(text) };
       this.lines.set(key, line);
     }
     return line;

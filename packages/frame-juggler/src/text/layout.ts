@@ -6,7 +6,7 @@ import { runsRightToLeft, type Directions, type DirectedRuns } from './direction
 import type { Font, OwnWeight, SetLine } from './font.ts';
 import { breakAtSpaces, breaksElsewhere, type LineBreaks } from './line-breaks.ts';
 import type { TextAnchor } from './options.ts';
-import { setRuns } from './set-line.ts';
+import { setRuns, type LineSetting } from './set-line.ts';
 import { fontsOf, type TextStyle } from './style.ts';
 
 /** What text layout needs: the library's own fonts, and rules that few texts need. */
@@ -103,17 +103,17 @@ interface Line {
 const lineEnd = /\r\n|[\n\v\f\r\u0085\u2028\u2029]/;
 
 function linesOf({ string, style, maxWidth = Infinity }: TextSetting, means: Means): Line[] {
-  const fonts = fontsOf(style, means.fonts);
+  const setting: LineSetting = { fonts: fontsOf(style, means.fonts), letterSpacing: style.letterSpacing };
   const max = style.size > 0 ? maxWidth / style.size : Infinity;
   const breaks = breaksElsewhere(string) ? means.breaks : undefined;
   const lines: Line[] = [];
   for (const paragraph of string.split(lineEnd)) {
     const directions = runsRightToLeft(paragraph) ? means.directions : undefined;
     const runs = directions?.(paragraph) ?? straightOn(paragraph);
-    const whole = setRuns(runs(0, paragraph.length), fonts);
+    const whole = setRuns(runs(0, paragraph.length), setting);
     if (whole.advance <= max) lines.push({ text: paragraph, set: whole });
     else {
-      const set = (start: number, end: number): Line => pieceOf(paragraph, start, end, runs, fonts);
+      const set = (start: number, end: number): Line => pieceOf(paragraph, start, end, runs, setting);
       lines.push(...breakParagraph(paragraph, (breaks ?? breakAtSpaces)(paragraph), max, set));
     }
   }
@@ -130,14 +130,14 @@ const softHyphen = '\u00ad';
 const spacesAtEnd = /[ \t\u1680\u2000-\u2006\u2008-\u200a\u205f\u3000]+$/;
 
 /** A line of a paragraph between two places, without the spaces at its end; a soft hyphen there becomes visible. */
-function pieceOf(paragraph: string, start: number, end: number, runs: DirectedRuns, fonts: readonly Font[]): Line {
+function pieceOf(paragraph: string, start: number, end: number, runs: DirectedRuns, setting: LineSetting): Line {
   const text = paragraph.slice(start, end).replace(spacesAtEnd, '');
   const directed = runs(start, start + text.length);
-  if (!text.endsWith(softHyphen)) return { text, set: setRuns(directed, fonts) };
-  const hyphen = fonts.some((font) => font.draws('\u2010')) ? '\u2010' : '-';
+  if (!text.endsWith(softHyphen)) return { text, set: setRuns(directed, setting) };
+  const hyphen = setting.fonts.some((font) => font.draws('\u2010')) ? '\u2010' : '-';
   // Only the soft hyphen at the very end of the line becomes visible.
   const seen = directed.map((run) => (run.text.endsWith(softHyphen) ? { ...run, text: run.text.slice(0, -1) + hyphen } : run)); // prettier-ignore
-  return { text: text.slice(0, -1) + hyphen, set: setRuns(seen, fonts) };
+  return { text: text.slice(0, -1) + hyphen, set: setRuns(seen, setting) };
 }
 
 /** Breaks a paragraph into lines no wider than `max` ems: where the rules allow it, and inside words that are too wide. */

@@ -20,9 +20,9 @@ export function readFont(name: string, bytes: Uint8Array, openFont: OpenFont): F
       // Color glyph formats newer than the package are drawn by their plain outlines, if they have any.
       return font.hasGlyphForCodePoint(code) && (opened.layers === undefined || hasOutline(font.glyphForCodePoint(code), opened)); // prettier-ignore
     },
-    set(text, rightToLeft) {
+    set(text, rightToLeft, letterSpacing) {
       try {
-        return setLine(opened, composed(font, withoutUndrawn(text)), rightToLeft);
+        return setLine(opened, composed(font, withoutUndrawn(text)), rightToLeft, letterSpacing);
       } catch (cause) {
         return fail({ call: 'text', problem: `the font ${name} is damaged: it cannot set ${show(text)}`, cause });
       }
@@ -98,15 +98,27 @@ function composed(font: fontkit.Font, text: string): string {
   return [...whole].every((character) => drawsNothing(character) || font.hasGlyphForCodePoint(character.codePointAt(0)!)) ? whole : text; // prettier-ignore
 }
 
-function setLine(opened: OpenedFont, text: string, rightToLeft: boolean): Omit<SetLine, 'lacking'> {
+/** Letters that are spaced apart are not drawn as one (CSS Text 3, section 8.2). */
+const withoutLigatures = { liga: false, clig: false };
+
+function setLine(
+  opened: OpenedFont,
+  text: string,
+  rightToLeft: boolean,
+  letterSpacing: number,
+): Omit<SetLine, 'lacking'> {
   const { font, em } = opened;
-  const { glyphs, positions } = font.layout(text, undefined, undefined, undefined, rightToLeft ? 'rtl' : 'ltr');
+  const features = letterSpacing === 0 ? undefined : withoutLigatures;
+  const { glyphs, positions } = font.layout(text, features, undefined, undefined, rightToLeft ? 'rtl' : 'ltr');
   const path: number[] = [];
   const placed: PlacedGlyph[] = [];
   let united: Path | undefined;
   let [pen, top, bottom] = [0, 0, 0];
   for (const [index, glyph] of glyphs.entries()) {
     const { xAdvance, xOffset, yOffset } = positions[index];
+    // A mark, which has no width, stays with its letter: the glyph before it, or after it in text from right to left.
+    const spacing = xAdvance > 0 ? letterSpacing * em : 0;
+    if (!rightToLeft && index > 0) pen += spacing;
     const [x, y] = [(pen + xOffset) / em, -yOffset / em];
     addGlyph(path, glyph, opened, x, y);
     const shape = shapeOf(glyph, opened);
@@ -114,6 +126,7 @@ function setLine(opened: OpenedFont, text: string, rightToLeft: boolean): Omit<S
     top = Math.min(top, y + (shape.box?.top ?? 0));
     bottom = Math.max(bottom, y + (shape.box?.bottom ?? 0));
     pen += xAdvance;
+    if (rightToLeft && index < glyphs.length - 1) pen += spacing;
   }
   if (!Number.isFinite(pen) || !isFinitePath(path)) throw new Error('a glyph has coordinates that are not finite');
   return {

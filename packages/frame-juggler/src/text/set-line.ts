@@ -1,28 +1,39 @@
 import { putPlaced, type Path } from '../geometry/path.ts';
-import { clustersOf, drawsNothing, isLatin, scriptOf } from './characters.ts';
+import { clustersOf, drawsNothing, hasJoinedLetters, isLatin, scriptOf } from './characters.ts';
 import type { DirectedRun } from './directions.ts';
 import type { Font, SetLine } from './font.ts';
 
-/** Lays out a line by its `runs`, in the first of `fonts`; characters it lacks are taken from the next ones. */
-export function setRuns(runs: readonly DirectedRun[], fonts: readonly Font[]): SetLine {
+/** What a line is set with. */
+export interface LineSetting {
+  /** Characters that the first font lacks are taken from the next ones. */
+  readonly fonts: readonly Font[];
+  /** Added between letters, in ems. */
+  readonly letterSpacing: number;
+}
+
+/** Lays out a line by its `runs`. */
+export function setRuns(runs: readonly DirectedRun[], { fonts, letterSpacing }: LineSetting): SetLine {
   // Most lines are of one run, one font and one script.
-  if (runs.length === 1 && isPlain(runs[0].text, fonts)) return fonts[0].set(runs[0].text, runs[0].rightToLeft);
+  if (runs.length === 1 && isPlain(runs[0].text, fonts))
+    return fonts[0].set(runs[0].text, runs[0].rightToLeft, letterSpacing);
   const parts = runs.flatMap(({ text, rightToLeft }) => {
-    const ofOneFont = partsOf(text, fonts).map((part) => part.font.set(part.text, rightToLeft));
+    const ofOneFont = partsOf(text, fonts).map((part) =>
+      part.font.set(part.text, rightToLeft, hasJoinedLetters(part.text) ? 0 : letterSpacing),
+    );
     return rightToLeft ? ofOneFont.reverse() : ofOneFont;
   });
   if (parts.length === 1) return parts[0];
   const joined = (pathOf: (part: SetLine) => Path): Path => {
     const path: number[] = [];
-    let advance = 0;
+    let start = 0;
     for (const part of parts) {
-      putPlaced(path, path.length, pathOf(part), advance, 0, 1, 1);
-      advance += part.advance;
+      putPlaced(path, path.length, pathOf(part), start, 0, 1, 1);
+      start += part.advance + letterSpacing;
     }
     return path;
   };
   return {
-    advance: parts.reduce((sum, part) => sum + part.advance, 0),
+    advance: parts.reduce((sum, part) => sum + part.advance, letterSpacing * (parts.length - 1)),
     path: joined((part) => part.path),
     united: () => joined((part) => part.united()),
     // Parts may overlap.

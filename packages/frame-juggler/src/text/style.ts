@@ -36,6 +36,8 @@ export const textStyleTable = {
   align: optional(align, 'auto'),
   /** From one baseline to the next, in ems. */
   lineHeight: optional(range('a number from 0 to 10, times the size', 0, 10), 1.25),
+  /** The room added between letters, in ems; less than 0 draws them closer. The letters of scripts in which they join, such as Arabic, are left as they are. */
+  letterSpacing: optional(range('a number from -1 to 10, times the size', -1, 10), 0),
 };
 
 /** How text is set. A key you leave out keeps its value. */
@@ -48,15 +50,16 @@ export const initialTextStyle: TextStyle = textStyleOptions.read('text', {});
 
 /** `style` with the text keys of `options`, which were checked; itself where there are none. */
 export function restyleText(style: TextStyle, options: TextStyleOptions): TextStyle {
-  const { size, font, weight, align: lines, lineHeight } = options;
+  const { size, font, weight, align: lines, lineHeight, letterSpacing } = options;
   const kept = size === undefined && font === undefined && weight === undefined;
-  if (kept && lines === undefined && lineHeight === undefined) return style;
+  if (kept && lines === undefined && lineHeight === undefined && letterSpacing === undefined) return style;
   return {
     size: size ?? style.size,
     font: font ?? style.font,
     weight: weight ?? style.weight,
     align: lines ?? style.align,
     lineHeight: lineHeight ?? style.lineHeight,
+    letterSpacing: letterSpacing ?? style.letterSpacing,
   };
 }
 

@@ -106,7 +106,10 @@ export function readTarget(output: Destination, format: Format | undefined): Tar
   if (!formats.includes(found))
     throw new SketchError({
       problem: `${output} is not a kind of file that can be written`,
-      expected: `${extension === '' ? `expected ${formats.map((each) => `.${each}`).join(', ')}` : suggest(extension, formats)}`,
+      expected:
+        extension === ''
+          ? `expected ${formats.map((each) => `.${each}`).join(', ')}, or ${path.posix.join(output, '%04d.png')} for one file per frame`
+          : suggest(extension, formats),
     });
   if (format !== undefined && extension !== '' && extension !== format)
     throw new SketchError({ problem: `${output} does not end like a file of --format ${format}` });
