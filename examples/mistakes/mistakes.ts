@@ -97,20 +97,6 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
-  unfilled: {
-    mistake: defineSketch({
-      canvas,
-      paint(canvas) {
-        canvas.arc({ at: [160, 90], radius: 60, start: 200, end: 340, fill: buoy }); // ←
-      },
-    }),
-    cured: defineSketch({
-      canvas,
-      paint(canvas) {
-        canvas.arc({ at: [160, 90], radius: 60, start: 200, end: 340, close: 'sector', fill: buoy });
-      },
-    }),
-  },
   corner: {
     mistake: defineSketch({
       canvas,
@@ -143,6 +129,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'noise-range': {
+    mistake: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { noise, seconds, width }) {
+        for (let y = 5; y < 180; y += 10)
+          canvas.circle({ at: [noise(y / 40, seconds) * width, y], radius: 4, fill: lamp }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { noise, seconds, width }) {
+        for (let y = 5; y < 180; y += 10)
+          canvas.circle({ at: [width / 2 + noise(y / 40, seconds) * 140, y], radius: 4, fill: lamp });
+      },
+    }),
+  },
   'same-place': {
     mistake: defineSketch({
       canvas,
@@ -158,6 +162,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
         for (let i = 0; i < 5; i++) {
           canvas.circle({ at: [60 + i * 50, 90], radius: 24, fill: buoy });
         }
+      },
+    }),
+  },
+  unfilled: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.arc({ at: [160, 90], radius: 60, start: 200, end: 340, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.arc({ at: [160, 90], radius: 60, start: 200, end: 340, close: 'sector', fill: buoy });
       },
     }),
   },

@@ -35,6 +35,15 @@ const side = { from: [0, 0], to: [320, 180] } as const;
 const lined = (width: number): object => ({ fill: 'none', stroke: { color: blue, width } });
 
 test.each<[name: string, paint: Paint, found: readonly string[]]>([
+  ['one that goes by noise times the size is lost half of the time', (canvas, { noise, seconds, width, height }) => canvas.circle({ at: [noise(seconds * 3) * width, noise(seconds * 3, 9) * height], radius: 4, fill: blue }), [
+    'noise-range: the circle is off the canvas: y is noise times 180, from -180 to 180',
+  ]],
+  ['noise about a middle is not, nor is what reaches over the edge', (canvas, { noise, width, height }) => {
+    canvas.group({ translate: [width / 2, height / 2] }, () => {
+      for (let i = 0; i < 20; i++) canvas.circle({ at: [noise(i) * 150, noise(i, 9) * 80], radius: 4, fill: blue });
+    });
+    for (let y = 0; y < 180; y += 20) canvas.circle({ at: [noise(y) * 20, y], radius: 25, fill: blue });
+  }, []],
   ['what moves behind something is seen later', (canvas, { progress }) => {
     canvas.circle({ at: [60 + progress * 200, 90], radius: 20, fill: blue });
     canvas.rect({ from: [20, 40], to: [100, 140], fill: '#f1b64e' });

@@ -13,6 +13,7 @@ import { colorRules } from './rules/colors.ts';
 import { hiddenRules } from './rules/hidden.ts';
 import { itemRules } from './rules/items.ts';
 import { motionRules } from './rules/motion.ts';
+import { placeRules } from './rules/places.ts';
 import { stateRules } from './rules/state.ts';
 import { textRules } from './rules/text.ts';
 import { timeRules } from './rules/time.ts';
@@ -22,6 +23,7 @@ import { givenBy } from '../schema/given.ts';
 /** All that is looked for. */
 export const rules: readonly Rule[] = [
   ...hiddenRules,
+  ...placeRules,
   ...itemRules,
   ...angleRules,
   ...colorRules,

@@ -130,6 +130,9 @@ export function isSameBox(one: Box, other: Box): boolean {
 export const isFiniteBox = (box: Box | undefined): box is Box =>
   box !== undefined && Number.isFinite(box.left) && Number.isFinite(box.top);
 
+/** Whether a side of a box and one of the canvas are the same, to a hundredth of a unit. */
+export const isAt = (one: number, other: number): boolean => Math.abs(one - other) < 0.01;
+
 /** Whether nothing of a box lies on the canvas. */
 export const isOff = (box: Box, canvas: Box): boolean =>
   box.right <= canvas.left || box.left >= canvas.right || box.bottom <= canvas.top || box.top >= canvas.bottom;

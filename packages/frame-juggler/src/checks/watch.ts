@@ -1,4 +1,5 @@
 import type { Canvas } from '../canvas/canvas.ts';
+import type { Noise } from '../chance/noise.ts';
 import { polarWatch } from '../geometry/angle.ts';
 import { sketchLine, type SourceLine } from '../source-line.ts';
 import type { Pointer } from '../sketch/input.ts';
@@ -45,6 +46,8 @@ export class PaintLog {
   readonly saves: (SourceLine | undefined)[] = [];
   /** Calls that were named, and not made. */
   readonly uncalled = new Set<{ readonly name: string; readonly line: SourceLine | undefined }>();
+  /** What `noise` gave, the first ones of it. */
+  readonly noises: number[] = [];
 
   private noted: readonly NotedCall[] | undefined;
   private byItem: readonly NotedCall[] | undefined;
@@ -152,13 +155,28 @@ function watchedMoment(moment: Moment, noted: Noted): Moment {
         return Reflect.get(target, name) as unknown;
       },
     });
-  const parts = { random, dials: noting(moment.dials), assets: noting(moment.assets) };
+  const noise = noted.log === undefined ? moment.noise : watchedNoise(moment.noise, noted.log);
+  const parts = { random, noise, dials: noting(moment.dials), assets: noting(moment.assets) };
   return new Proxy(moment, {
     get(target, name) {
       noted.asked.add(String(name));
       if (name === 'pointer') return watchedPointer(target.pointer, noted);
       return Object.hasOwn(parts, name) ? parts[name as keyof typeof parts] : (Reflect.get(target, name) as unknown);
     },
+  });
+}
+
+/** So many values of noise are kept: enough to know again what was placed by them. */
+const maxNoises = 2000;
+
+function watchedNoise(noise: Noise, log: PaintLog): Noise {
+  const noting = (value: number): number => {
+    if (log.noises.length < maxNoises) log.noises.push(value);
+    return value;
+  };
+  return Object.assign((...place: Parameters<Noise>) => noting(noise(...place)), {
+    loop: (...place: Parameters<Noise['loop']>) => noting(noise.loop(...place)),
+    stream: (key: string | number) => watchedNoise(noise.stream(key), log),
   });
 }
 

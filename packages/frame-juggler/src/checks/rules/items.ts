@@ -1,10 +1,7 @@
-import type { Group } from '../../frame/reader.ts';
 import { determinant, largestScale, multiply } from '../../geometry/matrix.ts';
 import { hypot } from '../../maths/power.ts';
-import { alphaOf } from '../../paint/color.ts';
 import type { PictureFill } from '../../paint/paint.ts';
-import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
-import { called, framesOf, isVeil, itemsByLine, linesThat, verb, type Detail, type SeenItem } from '../evidence.ts';
+import { called, isAt, isVeil, linesThat, verb, type SeenItem } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
@@ -31,110 +28,6 @@ const unfilled: Rule = {
 
 const mayBeClosed = new Set(['arc', 'spline', 'path', 'polyline']);
 
-const corner: Rule = {
-  name: 'corner',
-  title: 'Centered on the corner of the canvas',
-  why: '`at` is the middle of a shape, so that one at [0, 0] has three of its quarters beyond the edge.',
-  cure: "Give two corners, from: [0, 0], to: [width, height]; or let another point go to `at`: anchor: 'top-left'.",
-  find: ({ details }) =>
-    itemsByLine(details).flatMap(({ line, all }) => {
-      const { detail } = all[0];
-      const { canvas } = detail;
-      const boxes = all.map(({ seen }) => seen.description.box);
-      const isMeant = all.some(({ seen: { item, place }, detail: { log: own } }) => {
-        if (item.shape !== 'rect' && item.shape !== 'picture') return true;
-        const call = own.callOf(place);
-        const options = call === undefined ? {} : optionsOf(call);
-        return !('at' in options) || 'anchor' in options;
-      });
-      if (isMeant) return [];
-      const [first] = boxes;
-      const [wide, high] = [(first.right - first.left) / 2, (first.bottom - first.top) / 2];
-      const isFirst = isAt((first.left + first.right) / 2, canvas.left) && isAt((first.top + first.bottom) / 2, canvas.top); // prettier-ignore
-      // All of it would be on the canvas, were their corners where their middles are.
-      const isShifted = boxes.every(({ left, top, right, bottom }) => left > canvas.left - wide - 0.01 && top > canvas.top - high - 0.01 && right < canvas.right - wide + 0.01 && bottom < canvas.bottom - high + 0.01); // prettier-ignore
-      if (!isFirst || !isShifted) return [];
-      const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
-      const text = items.length === 1 ? `${called(items)} has its middle on the corner of the canvas` : `the first ${items[0].item.shape} of ${items.length} has its middle on the corner of the canvas`; // prettier-ignore
-      return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
-    }),
-};
-
-/** Fewer items than this may lie in one place by chance. */
-const many = 5;
-
-const unscaled: Rule = {
-  name: 'unscaled',
-  title: 'Places from 0 to 1',
-  why: 'A place is in units; random.between(0, 1), progress and the like give parts of a whole: all of it comes to lie in one corner.',
-  cure: 'Multiply by the size, or ask for more: at: [random.between(0, width), random.between(0, height)].',
-  find: ({ details }) =>
-    itemsByLine(details).flatMap((entry) => {
-      const frames = framesOf(entry);
-      // What only begins there moves apart in later frames.
-      if (!frames.every(({ detail, items }) => areFractions(items, detail))) return [];
-      const [{ detail, items }] = frames;
-      const text = `all ${items.length} places that ${items[0].item.shape} is given here lie between 0 and 1`;
-      return [{ line: entry.line, frame: detail.at, items: items.map(({ place }) => place + 1), text }];
-    }),
-};
-
-/** Whether items are many, and all of their places lie between 0 and 1, on a canvas that is larger than that. */
-function areFractions(items: readonly SeenItem[], { canvas, log }: Detail): boolean {
-  const places = items.map(({ place }) => {
-    const call = log.callOf(place);
-    return call && optionsOf(call).at;
-  });
-  const isSmall = Math.min(canvas.right - canvas.left, canvas.bottom - canvas.top) < 10;
-  if (isSmall || items.length < many || !places.every(isFraction)) return false;
-  // Several times in one place is another mistake, or none.
-  if (new Set(places.map((place) => `${xOf(place)},${yOf(place)}`)).size < places.length / 2) return false;
-  // Under a scale they may lie where they are meant to.
-  const across = items.map(({ description: { box } }) => (box.left + box.right) / 2);
-  const down = items.map(({ description: { box } }) => (box.top + box.bottom) / 2);
-  return [across, down].every((middles) => Math.max(...middles) - Math.min(...middles) <= 2);
-}
-
-/** Whether a place has both coordinates between 0 and 1. */
-const isFraction = (place: unknown): place is Point =>
-  isPoint(place) && [xOf(place as Point), yOf(place as Point)].every((one) => one >= 0 && one <= 1);
-
-const samePlace: Rule = {
-  name: 'same-place',
-  title: 'Everything a line draws lies in one place',
-  why: 'They cover one another exactly, and look like one.',
-  cure: 'Move each by the counter of the loop, at: [60 + i * 50, 90]; ask for random numbers in the loop, but make what gives them before it.',
-  find: ({ details }) =>
-    itemsByLine(details).flatMap((entry) => {
-      const frames = framesOf(entry);
-      // What only begins in one place moves apart in later frames.
-      if (!frames.every(({ items }) => items.length > 1 && items.every((one) => isSolid(one) && isLike(one, items[0]))))
-        return [];
-      const [{ detail, items }] = frames;
-      const text = `${called(items)} lie in exactly the same place`;
-      return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
-    }),
-};
-
-/** Whether an item hides what is below it: things that let it through are laid over each other on purpose. */
-function isSolid({ item: { fill, stroke, opacity, blend }, description: { hidden } }: SeenItem): boolean {
-  const isOpaque = [fill, stroke?.paint].every((paint) => paint === undefined || (typeof paint === 'number' && alphaOf(paint) === 255)); // prettier-ignore
-  return isOpaque && opacity === 1 && blend === 'normal' && (hidden === undefined || hidden === 'covered');
-}
-
-/** Whether two items look alike and lie in the same place, in one group as far as that clips or fades them. */
-function isLike({ item, description: one }: SeenItem, { item: otherItem, description: other }: SeenItem): boolean {
-  if (item.text !== otherItem.text || one.style !== other.style) return false;
-  const isTogether = isolatedGroup(item.group) === isolatedGroup(otherItem.group);
-  return isTogether && (['left', 'top', 'right', 'bottom'] as const).every((side) => one.box[side] === other.box[side]);
-}
-
-function isolatedGroup(group: Group | undefined): Group | undefined {
-  let at = group;
-  while (at?.isolated === false) at = at.parent;
-  return at;
-}
-
 const sameColor: Rule = {
   name: 'same-color',
   title: 'The same color as what is behind it',
@@ -158,9 +51,6 @@ const sameColor: Rule = {
       },
     ),
 };
-
-/** Whether a box's side and the canvas's are the same, to a hundredth of a unit. */
-const isAt = (one: number, other: number): boolean => Math.abs(one - other) < 0.01;
 
 const cutStroke: Rule = {
   name: 'cut-stroke',
@@ -270,9 +160,6 @@ function isSqueezed(fill: SeenItem['item']['fill']): boolean {
 
 export const itemRules: readonly Rule[] = [
   unfilled,
-  corner,
-  unscaled,
-  samePlace,
   sameColor,
   cutStroke,
   strokeScaled,

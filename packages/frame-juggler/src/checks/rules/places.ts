@@ -1,0 +1,174 @@
+import type { Group } from '../../frame/reader.ts';
+import { alphaOf } from '../../paint/color.ts';
+import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
+import {
+  called,
+  framesOf,
+  isAt,
+  itemsByLine,
+  verb,
+  type Detail,
+  type LineItems,
+  type SeenItem,
+  type Sighting,
+} from '../evidence.ts';
+import type { Rule } from '../rule.ts';
+import { optionsOf } from '../watch.ts';
+
+/* Places that are given by numbers that mean something else. */
+
+const corner: Rule = {
+  name: 'corner',
+  title: 'Centered on the corner of the canvas',
+  why: '`at` is the middle of a shape, so that one at [0, 0] has three of its quarters beyond the edge.',
+  cure: "Give two corners, from: [0, 0], to: [width, height]; or let another point go to `at`: anchor: 'top-left'.",
+  find: ({ details }) =>
+    itemsByLine(details).flatMap(({ line, all }) => {
+      const { detail } = all[0];
+      const { canvas } = detail;
+      const boxes = all.map(({ seen }) => seen.description.box);
+      const isMeant = all.some(({ seen: { item, place }, detail: { log: own } }) => {
+        if (item.shape !== 'rect' && item.shape !== 'picture') return true;
+        const call = own.callOf(place);
+        const options = call === undefined ? {} : optionsOf(call);
+        return !('at' in options) || 'anchor' in options;
+      });
+      if (isMeant) return [];
+      const [first] = boxes;
+      const [wide, high] = [(first.right - first.left) / 2, (first.bottom - first.top) / 2];
+      const isFirst = isAt((first.left + first.right) / 2, canvas.left) && isAt((first.top + first.bottom) / 2, canvas.top); // prettier-ignore
+      // All of it would be on the canvas, were their corners where their middles are.
+      const isShifted = boxes.every(({ left, top, right, bottom }) => left > canvas.left - wide - 0.01 && top > canvas.top - high - 0.01 && right < canvas.right - wide + 0.01 && bottom < canvas.bottom - high + 0.01); // prettier-ignore
+      if (!isFirst || !isShifted) return [];
+      const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
+      const text = items.length === 1 ? `${called(items)} has its middle on the corner of the canvas` : `the first ${items[0].item.shape} of ${items.length} has its middle on the corner of the canvas`; // prettier-ignore
+      return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+    }),
+};
+
+/** Fewer items than this may lie in one place by chance. */
+const many = 5;
+
+const unscaled: Rule = {
+  name: 'unscaled',
+  title: 'Places from 0 to 1',
+  why: 'A place is in units; random.between(0, 1), progress and the like give parts of a whole: all of it comes to lie in one corner.',
+  cure: 'Multiply by the size, or ask for more: at: [random.between(0, width), random.between(0, height)].',
+  find: ({ details }) =>
+    itemsByLine(details).flatMap((entry) => {
+      const frames = framesOf(entry);
+      // What only begins there moves apart in later frames.
+      if (!frames.every(({ detail, items }) => areFractions(items, detail))) return [];
+      const [{ detail, items }] = frames;
+      const text = `all ${items.length} places that ${items[0].item.shape} is given here lie between 0 and 1`;
+      return [{ line: entry.line, frame: detail.at, items: items.map(({ place }) => place + 1), text }];
+    }),
+};
+
+/** Whether items are many, and all of their places lie between 0 and 1, on a canvas that is larger than that. */
+function areFractions(items: readonly SeenItem[], { canvas, log }: Detail): boolean {
+  const places = items.map(({ place }) => {
+    const call = log.callOf(place);
+    return call && optionsOf(call).at;
+  });
+  const isSmall = Math.min(canvas.right - canvas.left, canvas.bottom - canvas.top) < 10;
+  if (isSmall || items.length < many || !places.every(isFraction)) return false;
+  // Several times in one place is another mistake, or none.
+  if (new Set(places.map((place) => `${xOf(place)},${yOf(place)}`)).size < places.length / 2) return false;
+  // Under a scale they may lie where they are meant to.
+  const across = items.map(({ description: { box } }) => (box.left + box.right) / 2);
+  const down = items.map(({ description: { box } }) => (box.top + box.bottom) / 2);
+  return [across, down].every((middles) => Math.max(...middles) - Math.min(...middles) <= 2);
+}
+
+/** Whether a place has both coordinates between 0 and 1. */
+const isFraction = (place: unknown): place is Point =>
+  isPoint(place) && [xOf(place as Point), yOf(place as Point)].every((one) => one >= 0 && one <= 1);
+
+const noiseRange: Rule = {
+  name: 'noise-range',
+  title: 'Noise taken to run from 0 to 1',
+  why: 'noise runs from -1 to 1 and is 0 on average, so that half of what lies at noise(…) * width is beyond the edge.',
+  cure: 'Let it go about a middle: width / 2 + noise(seconds) * 100.',
+  find: ({ details }) => itemsByLine(details).flatMap(lostByNoise),
+};
+
+/** What a line puts at multiples of noise, where those below 0 are off the canvas. */
+function lostByNoise({ line, all }: LineItems): Sighting[] {
+  const placed = all.flatMap(({ detail, seen }) => {
+    const call = detail.log.callOf(seen.place);
+    const at = call && optionsOf(call).at;
+    return isPoint(at) ? [{ at: [xOf(at as Point), yOf(at as Point)], detail, seen }] : [];
+  });
+  const axes = [0, 1].flatMap((axis) => {
+    const below = placed.filter(({ at }) => at[axis] < 0);
+    // Those near the edge reach over it.
+    const lost = below.filter(({ seen }) => seen.description.hidden === 'off the canvas');
+    if (lost.length * 5 < placed.length || lost.length * 2 < below.length || lost.length === 0) return [];
+    const factor = noiseFactor(placed.map(({ at, detail }) => ({ value: at[axis], noises: detail.log.noises })));
+    return factor === undefined ? [] : [{ name: 'xy'[axis], factor, lost }];
+  });
+  if (axes.length === 0) return [];
+  const [{ detail }] = axes[0].lost;
+  const off = new Set(axes.flatMap(({ lost }) => lost.map(({ seen }) => seen)));
+  const items = detail.items.filter((seen) => off.has(seen));
+  const ranges = axes.map(({ name, factor }) => `${name} is noise times ${factor}, from ${-factor} to ${factor}`);
+  const text = `${called(items)} ${verb(items, 'is', 'are')} off the canvas: ${ranges.join(', ')}`;
+  return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+}
+
+/** Noise is known again by so many of its digits. */
+const noiseKey = (value: number): number => Math.round(value * 1e7);
+
+/** What noise was multiplied by to give all of some values; undefined where they come of something else, or are too few to tell. */
+function noiseFactor(
+  samples: readonly { readonly value: number; readonly noises: readonly number[] }[],
+): number | undefined {
+  const distinct = new Map(samples.filter(({ value }) => value !== 0).map((sample) => [sample.value, sample]));
+  // That so many are multiples by chance does not happen.
+  const some = [...distinct.values()].slice(0, many);
+  if (some.length < 3) return undefined;
+  const given = some.map(({ value, noises }) => ({ value, keys: new Set(noises.map((noise) => noiseKey(Math.abs(noise)))) })); // prettier-ignore
+  const [{ value, noises }] = some;
+  const factors = noises.filter((noise) => noise !== 0).map((noise) => Math.abs(value / noise));
+  const factor = factors.find((each) => given.every((one) => one.keys.has(noiseKey(Math.abs(one.value) / each))));
+  return factor && Number(factor.toPrecision(6));
+}
+
+const samePlace: Rule = {
+  name: 'same-place',
+  title: 'Everything a line draws lies in one place',
+  why: 'They cover one another exactly, and look like one.',
+  cure: 'Move each by the counter of the loop, at: [60 + i * 50, 90]; ask for random numbers in the loop, but make what gives them before it.',
+  find: ({ details }) =>
+    itemsByLine(details).flatMap((entry) => {
+      const frames = framesOf(entry);
+      // What only begins in one place moves apart in later frames.
+      if (!frames.every(({ items }) => items.length > 1 && items.every((one) => isSolid(one) && isLike(one, items[0]))))
+        return [];
+      const [{ detail, items }] = frames;
+      const text = `${called(items)} lie in exactly the same place`;
+      return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+    }),
+};
+
+/** Whether an item hides what is below it: things that let it through are laid over each other on purpose. */
+function isSolid({ item: { fill, stroke, opacity, blend }, description: { hidden } }: SeenItem): boolean {
+  const isOpaque = [fill, stroke?.paint].every((paint) => paint === undefined || (typeof paint === 'number' && alphaOf(paint) === 255)); // prettier-ignore
+  return isOpaque && opacity === 1 && blend === 'normal' && (hidden === undefined || hidden === 'covered');
+}
+
+/** Whether two items look alike and lie in the same place, in one group as far as that clips or fades them. */
+function isLike({ item, description: one }: SeenItem, { item: otherItem, description: other }: SeenItem): boolean {
+  if (item.text !== otherItem.text || one.style !== other.style) return false;
+  const isTogether = isolatedGroup(item.group) === isolatedGroup(otherItem.group);
+  return isTogether && (['left', 'top', 'right', 'bottom'] as const).every((side) => one.box[side] === other.box[side]);
+}
+
+function isolatedGroup(group: Group | undefined): Group | undefined {
+  let at = group;
+  while (at?.isolated === false) at = at.parent;
+  return at;
+}
+
+export const placeRules: readonly Rule[] = [corner, unscaled, noiseRange, samePlace];
