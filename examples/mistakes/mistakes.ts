@@ -147,6 +147,26 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'placed-twice': {
+    mistake: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.group({ translate: [160, 90], rotate: seconds * 90 }, () => {
+          canvas.rect({ at: [160, 90], size: [80, 30], fill: buoy }); // ←
+        });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.group({ translate: [160, 90], rotate: seconds * 90 }, () => {
+          canvas.rect({ at: [0, 0], size: [80, 30], fill: buoy });
+        });
+      },
+    }),
+  },
   'same-place': {
     mistake: defineSketch({
       canvas,

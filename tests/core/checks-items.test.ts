@@ -44,6 +44,10 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
     });
     for (let y = 0; y < 180; y += 20) canvas.circle({ at: [noise(y) * 20, y], radius: 25, fill: blue });
   }, []],
+  ['the same numbers as a place and as a margin are none, nor where what is drawn lies elsewhere', (canvas) => {
+    canvas.group({ translate: [20, 20] }, () => canvas.circle({ at: [20, 20], radius: 10, fill: blue }));
+    canvas.group({ translate: [160, 90] }, () => canvas.circle({ at: [160, -90], radius: 10, fill: blue }));
+  }, []],
   ['what moves behind something is seen later', (canvas, { progress }) => {
     canvas.circle({ at: [60 + progress * 200, 90], radius: 20, fill: blue });
     canvas.rect({ from: [20, 40], to: [100, 140], fill: '#f1b64e' });

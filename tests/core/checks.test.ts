@@ -5,6 +5,7 @@ import {
   describeFrame,
   dial,
   gray,
+  keyframes,
   linearGradient,
   polar,
   picture,
@@ -315,6 +316,9 @@ describe('a mistake is found', () => {
       for (let i = 0; i < 10; i++)
         canvas.group({ translate: [160, 90], rotate: (i / 10) * 2 * Math.PI }, () => canvas.rect({ at: [60, 0], size: 20, fill: '#24506a' }));
     }, 'radians: 10 calls of group turn by 0.6283° each, which looks like 36° in radians'],
+    ['that the time turns on, in radians', (canvas, { seconds }) => {
+      canvas.rect({ at: [160, 90], size: [60, 20], rotate: seconds * 6.2 * Math.PI, fill: '#24506a' });
+    }, 'radians: rect is given 9.7389°, which looks like 558° in radians'],
     ['in turns that go on by fifths of one, in radians', (canvas) => {
       canvas.translate([160, 90]);
       for (let i = 0; i < 5; i++) {
@@ -401,6 +405,12 @@ describe('in time', () => {
     ['what only the first frames draw vanishes', (canvas, { frame }) => {
       if (frame < 3) canvas.circle({ at: [90 + frame, 90], radius: 20, fill: '#24506a' });
     }, ['vanishes: what frame 0 draws is gone from frame 3 on, and nothing is drawn there']],
+    ['what has come to rest by the second frame does not move', (canvas, { frame }) => {
+      canvas.circle({ at: [40 + keyframes([0, 90], { duration: 2 })(frame), 90], radius: 20, fill: '#24506a' });
+    }, ['nothing-moves: paint asks for frame, and from frame 2 on all is the same']],
+    ['what has come to rest later did', (canvas, { seconds }) => {
+      canvas.circle({ at: [40 + keyframes([0, 90], { duration: 0.5 })(seconds), 90], radius: 20, fill: '#24506a' });
+    }, []],
     ['what comes back has not vanished', (canvas, { frame }) => {
       if (frame < 3 || frame > 30) canvas.circle({ at: [90 + frame, 90], radius: 20, fill: '#24506a' });
     }, []],

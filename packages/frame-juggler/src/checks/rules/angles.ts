@@ -20,11 +20,13 @@ import { angleKey, optionsOf, type NotedCall } from '../watch.ts';
 
 const quarter = Math.PI / 4;
 
+/** Whether an angle is a multiple of a part of a turn in radians. */
+const isMultiple = (angle: number, part: number, precision: number): boolean => Math.abs(angle / part - Math.round(angle / part)) < precision; // prettier-ignore
+
 /** Whether an angle is a multiple of an eighth of a turn in radians, as one writes it: 1.5708, 3.1416. */
-function looksLikeRadians(angle: unknown): boolean {
+function looksLikeRadians(angle: unknown): angle is number {
   if (typeof angle !== 'number' || angle === 0 || Number.isInteger(angle) || Math.abs(angle) > 13) return false;
-  const parts = angle / quarter;
-  return Math.abs(parts - Math.round(parts)) < 2e-3;
+  return isMultiple(angle, quarter, 2e-3);
 }
 
 /** By which call an angle came about, or one that it lies a quarter or half a turn from; undefined where by none. */
@@ -42,15 +44,21 @@ const radians: Rule = {
   title: 'An angle in radians',
   why: 'Angles are in degrees; an angle meant in radians hardly turns anything.',
   cure: 'Write 90 for a quarter turn, heading([0, 0], [vx, vy]) for Math.atan2(vy, vx), or fromRadians(Math.PI / 2) if your angles come in radians.',
-  find({ details, noted: { arcs } }) {
+  find({ details, noted: { arcs }, sketch: { frameRate, frames } }) {
     const isArc = (angle: unknown): boolean => typeof angle === 'number' && arcOf(angle, arcs) !== undefined;
-    const isInRadians = (angle: unknown): boolean => looksLikeRadians(angle) || isArc(angle);
+    // Of Math.PI and the time: seconds are whole frames by their rate, progress by their number, and sixtieths are the
+    // finest parts that one writes.
+    const ticks = [frameRate, frames].filter(Number.isFinite).map((count) => 60 * count);
+    const isTimed = (angle: unknown): boolean => typeof angle === 'number' && !Number.isInteger(angle) && ticks.some((count) => isMultiple(angle, Math.PI / count, 1e-6)); // prettier-ignore
     return callsByLine(details).flatMap((calls) => {
       // No turn at all is the same in radians: a loop begins with it.
       const turning = calls.filter(({ call }) => anglesOf(call).some((angle) => angle !== undefined && angle !== 0)); // prettier-ignore
       if (turning.length === 0) return [];
       const [{ at }] = turning;
       const { name, line } = turning[0].call;
+      const angles = new Set(turning.flatMap(({ call }) => anglesOf(call).filter((angle) => typeof angle === 'number' && angle !== 0))); // prettier-ignore
+      const isWritten = (angle: unknown): boolean => looksLikeRadians(angle) || (angles.size > 1 && isTimed(angle));
+      const isInRadians = (angle: unknown): boolean => isWritten(angle) || isArc(angle);
       const inFrame = calls.filter((one) => one.at === at).map(({ call }) => call);
       const items = numbersOf(inFrame);
       const part = partOfTurn(inFrame);
@@ -61,10 +69,10 @@ const radians: Rule = {
       // Every call of a line: an angle that changes comes by such a value now and then. Next to an angle in radians, the
       // other one may be a whole number: from 0 to Math.PI.
       if (!turning.every(({ call }) => anglesOf(call).some(isInRadians))) return [];
-      const { call } = turning.find(({ call }) => anglesOf(call).some(looksLikeRadians)) ?? turning[0];
+      const { call } = turning.find(({ call }) => anglesOf(call).some(isWritten)) ?? turning[0];
       const angle = anglesOf(call).find(isInRadians) as number;
-      const why = looksLikeRadians(angle)
-        ? `looks like ${Math.round(angle / quarter) * 45}° in radians`
+      const why = isWritten(angle)
+        ? `looks like ${Number(fromRadians(angle).toFixed(1))}° in radians`
         : `comes from ${arcOf(angle, arcs)}: ${rounded(fromRadians(angle))}° in radians`;
       return [{ line, frame: at, items, text: `${name} is given ${rounded(angle)}°, which ${why}` }];
     });

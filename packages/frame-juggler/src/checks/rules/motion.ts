@@ -60,12 +60,15 @@ const growing: Rule = {
 
 const timeWords = ['seconds', 'frame', 'progress', 'delta'];
 
+/** A movement that ends within so many frames is none. */
+const maxStart = 3;
+
 const nothingMoves: Rule = {
   name: 'nothing-moves',
   title: 'Nothing moves',
-  why: 'The sketch has a duration, steps or reads the time, but every frame is the same.',
-  cure: 'Have step change the values in the state, state.x += 40 * delta, or return a new state, and paint use them; or use seconds. random gives each frame the same numbers, random.stream(frame) others. For a single picture, set still: true.',
-  find({ course, noted, sketch, details }) {
+  why: 'The sketch has a duration, steps or reads the time, but every frame is the same, or all but the first few are.',
+  cure: 'Have step change the values in the state, state.x += 40 * delta, or return a new state, and paint use them; or use seconds: keyframes, springs and easings take these, and not frames. random gives each frame the same numbers, random.stream(frame) others. For a single picture, set still: true.',
+  find({ course, first, noted, sketch, details }) {
     // Progress that stays 0 is a finding of its own.
     const asks = timeWords.filter(
       (word) => noted.asked.has(word) && !(word === 'progress' && sketch.frames === Infinity),
@@ -73,7 +76,11 @@ const nothingMoves: Rule = {
     if (course.length < 3 || waitsForInput(noted)) return [];
     const hasDuration = sketch.frames > 1 && sketch.frames < Infinity;
     if (!sketch.hasStep && asks.length === 0 && !hasDuration) return [];
-    if (course.some((frame) => !isSameFrame(frame, { ...course[0], carry: frame.carry }))) return [];
+    const last = course.at(-1)!;
+    const still = course.findLastIndex((frame) => !isSameFrame(frame, { ...last, carry: frame.carry })) + 1;
+    // What has come to rest moved before, unless that took no time.
+    const hasEnded = course.length >= sketch.frameRate && last.order.length > 0;
+    if (still > (hasEnded ? maxStart : 0)) return [];
     const runs = noted.moved ? 'step runs' : 'step runs but leaves the state as it was';
     const asked = asks.length > 0 ? `paint asks for ${asks.join(' and ')}` : 'the sketch has a duration';
     const what = sketch.hasStep ? runs : asked;
@@ -81,7 +88,7 @@ const nothingMoves: Rule = {
       {
         line: details[0].items[0]?.description.source,
         frame: undefined,
-        text: `${what}, and all ${course.length} frames are the same`,
+        text: `${what}, and ${still === 0 ? `all ${course.length} frames are` : `from frame ${first + still} on all is`} the same`,
       },
     ];
   },

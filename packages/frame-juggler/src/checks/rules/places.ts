@@ -135,6 +135,31 @@ function noiseFactor(
   return factor && Number(factor.toPrecision(6));
 }
 
+const placedTwice: Rule = {
+  name: 'placed-twice',
+  title: 'Moved to its place, and placed there again',
+  why: 'After translate the origin is there already: the same numbers as a place lead as far again.',
+  cure: 'Draw it at: [0, 0] after the translate, or leave that out: canvas.group({ translate: [160, 90] }, () => canvas.circle({ at: [0, 0], … })).',
+  find: ({ details }) =>
+    itemsByLine(details).flatMap((entry) => {
+      if (!entry.all.every(({ detail, seen }) => isPlacedTwice(seen, detail))) return [];
+      const [{ detail, items }] = framesOf(entry);
+      const [x, y] = items[0].item.transform.slice(4).map((each) => Number(each.toFixed(2)));
+      const text = `${called(items)} ${verb(items, 'is', 'are')} at [${x}, ${y}] after a translate by just that`;
+      return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+    }),
+};
+
+/** Whether an item lies as far from the origin of its group as that from the canvas's, and twice as far is no place on it. */
+function isPlacedTwice({ item: { transform }, place }: SeenItem, { canvas, log }: Detail): boolean {
+  const call = log.callOf(place);
+  const { at, rotate = 0, scale = 1 } = call === undefined ? {} : optionsOf(call);
+  if (!isPoint(at) || rotate !== 0 || scale !== 1) return false;
+  const [x, y] = [xOf(at as Point), yOf(at as Point)];
+  const isSame = Math.abs(transform[4] - x) + Math.abs(transform[5] - y) < 1e-6;
+  return isSame && x > 0 && y > 0 && (2 * x >= canvas.right || 2 * y >= canvas.bottom);
+}
+
 const samePlace: Rule = {
   name: 'same-place',
   title: 'Everything a line draws lies in one place',
@@ -171,4 +196,4 @@ function isolatedGroup(group: Group | undefined): Group | undefined {
   return at;
 }
 
-export const placeRules: readonly Rule[] = [corner, unscaled, noiseRange, samePlace];
+export const placeRules: readonly Rule[] = [corner, unscaled, noiseRange, placedTwice, samePlace];
