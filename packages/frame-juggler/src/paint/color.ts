@@ -159,7 +159,8 @@ function colorHint(option: string, value: unknown): string {
     const width = option === 'stroke' ? `a width is stroke: { width: ${show(value)} }, ` : '';
     return `${width}a gray is gray(${show(value)}), other colors are strings like "teal" or "#0f2a3d"`;
   }
-  if (typeof value === 'function') return 'expected what it gives when it is called: ramp(stops)(0.5)';
+  if (typeof value === 'function')
+    return `expected what it gives when it is called: ${value.length > 0 ? 'ramp(stops)(0.5)' : `${value.name}()`}`;
   if (Array.isArray(value)) {
     if (value.length >= 3 && value.every((part) => typeof part === 'number'))
       return `did you mean rgb(${value.join(', ')})?`;
