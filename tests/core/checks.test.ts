@@ -161,18 +161,20 @@ test('a picture that paint writes anew in each frame does no harm; one that keep
 }); // prettier-ignore
 
 test('what hops from square to square a few times a second is bound to frames, and meant so', async () => {
-  const hopping = async (frameRate: number, step: number): Promise<string[]> => {
+  const hopping = async (frameRate: number, step: number, unit = 1): Promise<string[]> => {
     const sketch = defineSketch({
-      canvas: { width: 3000, height: 180 },
+      canvas: { width: 3000, height: 180, viewBox: [0, 0, 3000 * unit, 180 * unit] },
       frameRate,
       duration: 4,
-      start: () => ({ x: 10 }),
-      step: (state) => void (state.x += step),
-      paint: (canvas, _, { x }) => canvas.rect({ at: [x, 90], size: 20, fill: '#a8433a' }),
+      start: () => ({ x: 10 * unit }),
+      step: (state) => void (state.x += step * unit),
+      paint: (canvas, _, { x }) => canvas.rect({ at: [x, 90 * unit], size: 20 * unit, fill: '#a8433a' }),
     });
     return (await check(sketch, false)).findings.map(({ name }) => name);
   };
   expect([await hopping(8, 20), await hopping(8, 5), await hopping(30, 20)]).toEqual([[], ['frame-bound'], ['frame-bound']]);
+  // In units of a hundred pixels, too.
+  expect([await hopping(8, 20, 0.01), await hopping(8, 5, 0.01)]).toEqual([[], ['frame-bound']]);
 }); // prettier-ignore
 
 test('a stroke set for shapes is found where it outlines a text after them, and only there', async () => {

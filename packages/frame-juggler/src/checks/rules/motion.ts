@@ -221,6 +221,7 @@ const frameBound: Rule = {
   find(evidence) {
     const { tracks, faster, course, sketch } = evidence;
     if (faster === undefined || course.length < 4) return [];
+    const pixels = largestScale(course[0].view);
     const isHop = (way: number, size: number): boolean => sketch.frameRate <= maxHopRate && way >= size;
     const others = new Map(faster.map((track) => [track.key, track]));
     const bound = tracks.filter((track) => {
@@ -235,7 +236,7 @@ const frameBound: Rule = {
         const [one, two] = [move(a, b), move(c, d)];
         const way = hypot(...one);
         if (
-          way < 0.5 ||
+          way * pixels < 0.5 ||
           isHop(way / at, span(a)) ||
           hypot(middle(a)[0] - middle(c)[0], middle(a)[1] - middle(c)[1]) > 1e-6
         )
