@@ -1,4 +1,16 @@
-import { defineSketch, dial, hsl, linearGradient, picture, polar, rgb, swing, wrap, type Sketch } from 'frame-juggler';
+import {
+  defineSketch,
+  dial,
+  hsl,
+  linearGradient,
+  picture,
+  polar,
+  rgb,
+  swing,
+  wrap,
+  type Point,
+  type Sketch,
+} from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 /*
@@ -144,6 +156,26 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       paint(canvas, { noise, seconds, width }) {
         for (let y = 5; y < 180; y += 10)
           canvas.circle({ at: [width / 2 + noise(y / 40, seconds) * 140, y], radius: 4, fill: lamp });
+      },
+    }),
+  },
+  'noise-steps': {
+    mistake: defineSketch({
+      canvas,
+      still: true,
+      paint(canvas, { noise }) {
+        const points: Point[] = [];
+        for (let x = 0; x <= 320; x += 5) points.push([x, 90 + noise(x) * 60]); // ←
+        canvas.polyline({ points, stroke: { color: deep, width: 3 } });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      still: true,
+      paint(canvas, { noise }) {
+        const points: Point[] = [];
+        for (let x = 0; x <= 320; x += 5) points.push([x, 90 + noise(x / 80) * 60]);
+        canvas.polyline({ points, stroke: { color: deep, width: 3 } });
       },
     }),
   },

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { pattern, picture, type Canvas } from 'frame-juggler';
+import { pattern, picture, polar, type Canvas } from 'frame-juggler';
 import { foundIn, type Paint } from '../fixtures/found-in.ts';
 
 /* The rules about single items, at the borders of what is found. */
@@ -38,6 +38,14 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
   ['one that goes by noise times the size is lost half of the time', (canvas, { noise, seconds, width, height }) => canvas.circle({ at: [noise(seconds * 3) * width, noise(seconds * 3, 9) * height], radius: 4, fill: blue }), [
     'noise-range: the circle is off the canvas: y is noise times 180, from -180 to 180',
   ]],
+  ['noise of pixels is as good as random', (canvas, { noise, seconds }) => {
+    for (let x = 20; x < 320; x += 40)
+      for (let y = 20; y < 180; y += 40) canvas.line({ from: [x, y], to: polar({ angle: 90 * noise(x, y, seconds), distance: 15, from: [x, y] }), stroke: { color: blue, width: 2 } });
+  }, ['noise-steps: noise is asked for at places up to 280 and 120 apart']],
+  ['noise that goes by its item and the time, or by hundreds of units, is not', (canvas, { noise, seconds }) => {
+    for (let i = 0; i < 32; i++) canvas.circle({ at: [i * 10, 60 + 40 * noise(i * 10, seconds)], radius: 4, fill: blue });
+    for (let x = 0; x < 320; x += 10) canvas.circle({ at: [x, 140 + 20 * noise(x / 100)], radius: 4, fill: blue });
+  }, []],
   ['noise about a middle is not, nor is what reaches over the edge', (canvas, { noise, width, height }) => {
     canvas.group({ translate: [width / 2, height / 2] }, () => {
       for (let i = 0; i < 20; i++) canvas.circle({ at: [noise(i) * 150, noise(i, 9) * 80], radius: 4, fill: blue });

@@ -38,7 +38,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
+  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {

@@ -34,6 +34,13 @@ export function optionsOf({ given }: NotedCall): Readonly<Record<string, unknown
   return (given.find((one) => typeof one === 'object' && one !== null) ?? {}) as Readonly<Record<string, unknown>>;
 }
 
+/** A call of `noise`: where it was asked for, and what it gave. */
+export interface NotedNoise {
+  readonly place: readonly (number | undefined)[];
+  readonly value: number;
+  readonly line: SourceLine | undefined;
+}
+
 /** What happened in the course of a paint: calls, and the beginnings and ends of groups and saves. */
 export type PaintEvent =
   { readonly type: 'call'; readonly call: NotedCall } | { readonly type: 'enter' } | { readonly type: 'leave' };
@@ -46,8 +53,8 @@ export class PaintLog {
   readonly saves: (SourceLine | undefined)[] = [];
   /** Calls that were named, and not made. */
   readonly uncalled = new Set<{ readonly name: string; readonly line: SourceLine | undefined }>();
-  /** What `noise` gave, the first ones of it. */
-  readonly noises: number[] = [];
+  /** The first calls of `noise`. */
+  readonly noises: NotedNoise[] = [];
 
   private noted: readonly NotedCall[] | undefined;
   private byItem: readonly NotedCall[] | undefined;
@@ -86,6 +93,8 @@ export class Noted {
   readonly angles: { readonly call: string; readonly angle: number; readonly line: SourceLine | undefined }[] = [];
   /** What `Math.atan2` and its kin gave, but for 0, by `angleKey`; each by the name of its call. */
   readonly arcs = new Map<number, string>();
+  /** The first calls of `noise` beside those in paints that were noted in full. */
+  readonly noises: NotedNoise[] = [];
   /** Whether a step has changed the state, or returned another. */
   moved = false;
   /** The first place of the state that a paint has changed, where one has. */
@@ -155,7 +164,7 @@ function watchedMoment(moment: Moment, noted: Noted): Moment {
         return Reflect.get(target, name) as unknown;
       },
     });
-  const noise = noted.log === undefined ? moment.noise : watchedNoise(moment.noise, noted.log);
+  const noise = watchedNoise(moment.noise, noted.log?.noises ?? noted.noises);
   const parts = { random, noise, dials: noting(moment.dials), assets: noting(moment.assets) };
   return new Proxy(moment, {
     get(target, name) {
@@ -166,17 +175,18 @@ function watchedMoment(moment: Moment, noted: Noted): Moment {
   });
 }
 
-/** So many values of noise are kept: enough to know again what was placed by them. */
+/** So many calls of noise are kept: enough to know again what was placed by them. */
 const maxNoises = 2000;
 
-function watchedNoise(noise: Noise, log: PaintLog): Noise {
-  const noting = (value: number): number => {
-    if (log.noises.length < maxNoises) log.noises.push(value);
+function watchedNoise(noise: Noise, noises: NotedNoise[]): Noise {
+  const noting = (place: NotedNoise['place'], value: number): number => {
+    if (noises.length < maxNoises) noises.push({ place, value, line: sketchLine() });
     return value;
   };
-  return Object.assign((...place: Parameters<Noise>) => noting(noise(...place)), {
-    loop: (...place: Parameters<Noise['loop']>) => noting(noise.loop(...place)),
-    stream: (key: string | number) => watchedNoise(noise.stream(key), log),
+  return Object.assign((...place: Parameters<Noise>) => noting(place, noise(...place)), {
+    // A turn around the loop is no place.
+    loop: (...given: Parameters<Noise['loop']>) => noting([], noise.loop(...given)),
+    stream: (key: string | number) => watchedNoise(noise.stream(key), noises),
   });
 }
 

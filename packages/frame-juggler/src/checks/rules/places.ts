@@ -2,6 +2,7 @@ import type { Group } from '../../frame/reader.ts';
 import { alphaOf } from '../../paint/color.ts';
 import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
 import {
+  byLine,
   called,
   framesOf,
   isAt,
@@ -13,7 +14,7 @@ import {
   type Sighting,
 } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
-import { optionsOf } from '../watch.ts';
+import { optionsOf, type NotedNoise } from '../watch.ts';
 
 /* Places that are given by numbers that mean something else. */
 
@@ -122,18 +123,40 @@ const noiseKey = (value: number): number => Math.round(value * 1e7);
 
 /** What noise was multiplied by to give all of some values; undefined where they come of something else, or are too few to tell. */
 function noiseFactor(
-  samples: readonly { readonly value: number; readonly noises: readonly number[] }[],
+  samples: readonly { readonly value: number; readonly noises: readonly NotedNoise[] }[],
 ): number | undefined {
   const distinct = new Map(samples.filter(({ value }) => value !== 0).map((sample) => [sample.value, sample]));
   // That so many are multiples by chance does not happen.
   const some = [...distinct.values()].slice(0, many);
   if (some.length < 3) return undefined;
-  const given = some.map(({ value, noises }) => ({ value, keys: new Set(noises.map((noise) => noiseKey(Math.abs(noise)))) })); // prettier-ignore
+  const given = some.map(({ value, noises }) => ({ value, keys: new Set(noises.map((noise) => noiseKey(Math.abs(noise.value)))) })); // prettier-ignore
   const [{ value, noises }] = some;
-  const factors = noises.filter((noise) => noise !== 0).map((noise) => Math.abs(value / noise));
+  const factors = noises.filter((noise) => noise.value !== 0).map((noise) => Math.abs(value / noise.value));
   const factor = factors.find((each) => given.every((one) => one.keys.has(noiseKey(Math.abs(one.value) / each))));
   return factor && Number(factor.toPrecision(6));
 }
+
+const noiseSteps: Rule = {
+  name: 'noise-steps',
+  title: 'Noise in steps that are too wide',
+  why: 'Noise at places more than about one unit apart is as good as random: nothing of it is smooth.',
+  cure: 'Divide what it is given: noise(x / 100, y / 100) changes over about a hundred units.',
+  find: ({ details, noted, sketch: { width, height } }) =>
+    byLine([...noted.noises, ...details.flatMap(({ log }) => log.noises)], ({ line }) => line).flatMap(
+      (calls): Sighting[] => {
+        const [across, down] = [0, 1].map((axis) => rangeOf(calls.map(({ place }) => place[axis] ?? 0)));
+        // Alone, places along a line: what goes by time beside them is smooth in that.
+        const isRow = across >= width / 2 && new Set(calls.map(({ place }) => place.slice(1).join())).size === 1;
+        const isField = across >= width / 2 && down >= height / 2;
+        const areMany = new Set(calls.map(({ place }) => place.join())).size >= 20;
+        if (!areMany || !(isRow || isField) || Math.max(across, down) < 20) return [];
+        const far = isField ? `${Math.round(across)} and ${Math.round(down)}` : Math.round(across);
+        return [{ line: calls[0].line, frame: undefined, text: `noise is asked for at places up to ${far} apart` }];
+      },
+    ),
+};
+
+const rangeOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
 
 const placedTwice: Rule = {
   name: 'placed-twice',
@@ -196,4 +219,4 @@ function isolatedGroup(group: Group | undefined): Group | undefined {
   return at;
 }
 
-export const placeRules: readonly Rule[] = [corner, unscaled, noiseRange, placedTwice, samePlace];
+export const placeRules: readonly Rule[] = [corner, unscaled, noiseRange, noiseSteps, placedTwice, samePlace];
