@@ -693,6 +693,31 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'piles-up': {
+    mistake: defineSketch({
+      canvas,
+      start: (): { puffs: { x: number; y: number }[] } => ({ puffs: [] }),
+      step({ puffs }, { random, delta }) {
+        for (const puff of puffs) puff.y -= 30 * delta;
+        puffs.push({ x: random.between(20, 300), y: 170 });
+      },
+      paint(canvas, _, { puffs }) {
+        for (const puff of puffs) canvas.circle({ at: puff, radius: 6, fill: deep }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: (): { puffs: { x: number; y: number }[] } => ({ puffs: [] }),
+      step({ puffs }, { random, delta }) {
+        for (const puff of puffs) puff.y -= 30 * delta;
+        puffs.push({ x: random.between(20, 300), y: 170 });
+        if (puffs.length > 300) puffs.shift();
+      },
+      paint(canvas, _, { puffs }) {
+        for (const puff of puffs) canvas.circle({ at: puff, radius: 6, fill: deep });
+      },
+    }),
+  },
   'too-slow': {
     mistake: defineSketch({
       canvas,

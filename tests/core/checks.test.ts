@@ -38,7 +38,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
+  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -176,6 +176,21 @@ test('what hops from square to square a few times a second is bound to frames, a
   // In units of a hundred pixels, too.
   expect([await hopping(8, 20, 0.01), await hopping(8, 5, 0.01)]).toEqual([[], ['frame-bound']]);
 }); // prettier-ignore
+
+test('a line that gets longer in every frame is found where nothing ends it', async () => {
+  const trailing = async (duration?: number): Promise<string[]> => {
+    const sketch = defineSketch({
+      canvas: { width: 320, height: 180 },
+      ...(duration === undefined ? {} : { duration }),
+      start: (): { trail: [number, number][] } => ({ trail: [] }),
+      step: ({ trail }, { seconds }) => void trail.push([160 + 80 * Math.cos(seconds), 90 + 60 * Math.sin(seconds)]),
+      paint: (canvas, _, { trail }) => canvas.polyline({ points: trail }),
+    });
+    return (await check(sketch, false)).findings.map(({ name, seen }) => `${name}: ${seen}`);
+  };
+  expect(await trailing()).toEqual(['piles-up: what is drawn goes by 0 numbers in frame 0, and by 117 in frame 39']);
+  expect(await trailing(2)).toEqual([]);
+});
 
 test('a stroke set for shapes is found where it outlines a text after them, and only there', async () => {
   const sketchOf = (more: TextOptions): Sketch =>

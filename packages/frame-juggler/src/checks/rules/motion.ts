@@ -116,8 +116,8 @@ const barelyMoves: Rule = {
       if (move.way > most.way) [most, latest] = [move, at];
       if (at > 0) jump = Math.max(jump, farthestMove(course[at - 1], frame)?.way ?? 0);
     }
-    // What trembles is seen.
-    if (jump > most.way / 2) return [];
+    // What trembles is seen, unless that is no more than the last digits of its numbers.
+    if (most.way > 0.05 && jump > most.way / 2) return [];
     // What is still on its way may go far yet.
     const isDone = sketch.frames <= first + course.length || latest < course.length * 0.8;
     if (most.way === 0 || !isDone) return [];

@@ -1,6 +1,6 @@
 import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
-import { covers, isFiniteBox, isVeil, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
+import { covers, isFiniteBox, isVeil, itemsByLine, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 
 /* What goes wrong in the course of the frames, and with their time. */
@@ -214,11 +214,39 @@ const milliseconds: Rule = {
   },
 };
 
+const pilesUp: Rule = {
+  name: 'piles-up',
+  title: 'Ever more to draw',
+  why: 'The sketch has no end, and each frame draws more than the one before: it gets slower and slower.',
+  cure: 'Remove what is old, if (state.drops.length > 300) state.drops.shift(); or draw only what is new, and keep the rest with carry: 1.',
+  find({ course, first, details, sketch, noted }) {
+    if (sketch.frames !== Infinity || course.length < 40 || waitsForInput(noted)) return [];
+    // Whoever looks how many there are, or takes some out, has set an end to it.
+    if (/\b(?:shift|splice|pop|filter|slice)\b|\.length\s*[<>=%]/.test(sketch.code)) return [];
+    const [counts, lengths] = [course.map(({ order }) => order.length), course.map(({ path }) => path.length)];
+    if (!piles(counts) && !piles(lengths)) return [];
+    const last = details.at(-1)!;
+    const drawing = itemsByLine([last]).reduce((one, other) => (other.all.length > one.all.length ? other : one));
+    const text = piles(counts)
+      ? `frame ${first} draws ${counts[0]} items, and frame ${first + course.length - 1} ${counts.at(-1)}`
+      : `what is drawn goes by ${lengths[0]} numbers in frame ${first}, and by ${lengths.at(-1)} in frame ${first + course.length - 1}`;
+    return [{ line: drawing.line, frame: undefined, text }];
+  },
+};
+
+/** Whether counts never fall, and rise in each quarter of their course, to several times what they were. */
+function piles(counts: readonly number[]): boolean {
+  const marks = [0, 1, 2, 3, 4].map((quarter) => counts[Math.round((quarter * (counts.length - 1)) / 4)]);
+  const rises = marks.every((count, i) => i === 0 || count - marks[i - 1] >= counts.length / 20);
+  return rises && counts.every((count, i) => i === 0 || count >= counts[i - 1]) && marks[4] > 3 * marks[0];
+}
+
 export const timeRules: readonly Rule[] = [
   nothingDrawn,
   vanishes,
   paintsOver,
   wiped,
+  pilesUp,
   tooSlow,
   flashing,
   noDuration,
