@@ -693,6 +693,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'exact-moment': {
+    mistake: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [80 + 40 * seconds, 90], radius: 20, fill: buoy });
+        if (seconds === 2) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [80 + 40 * seconds, 90], radius: 20, fill: buoy });
+        if (seconds >= 2 && seconds < 3) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink });
+      },
+    }),
+  },
   'piles-up': {
     mistake: defineSketch({
       canvas,

@@ -232,7 +232,7 @@ describe('when it cannot be done', () => {
     [['wakes.ts', '-o', 'x.gif', '--frame', '3'], 'x.gif holds many frames, but one was asked for; expected a range of frames, or a .png or .svg'],
     [['wakes.ts', '-o', 'x.png', '--frames', '1..3'], 'x.png holds one frame, but several were asked for; expected a name like frames/%04d.png, or .gif, .apng, .y4m, .mp4, .webm'],
     [['wakes.ts', '-o', 'x.gfi'], 'x.gfi is not a kind of file that can be written; did you mean "gif"?'],
-    [['wakes.ts', '-o', 'frames/'], 'frames/ is not a kind of file that can be written; expected .png, .svg, .gif, .apng, .y4m, .mp4, .webm, or a name like frames/%04d.png for one file per frame'],
+    [['wakes.ts', '-o', 'frames/'], 'frames/ is not a kind of file that can be written; expected .png, .svg, .gif, .apng, .y4m, .mp4, .webm, or frames/%04d.png for one file per frame'],
     [['wakes.ts', '-o', 'nowhere/x.gif'], 'nowhere/x.gif could not be written: nowhere is not there'],
     [['wakes.ts', '-o', 'x.png', '--dial', 'szie=4'], 'dials: there is no dial "szie"; did you mean "size"?'],
     [['wakes.ts', '-o', 'x.png', '--dial', 'size=44'], 'dials: size 44 is out of range; expected 1 or more, 9 or less'],

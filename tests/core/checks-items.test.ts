@@ -38,6 +38,16 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
   ['one that goes by noise times the size is lost half of the time', (canvas, { noise, seconds, width, height }) => canvas.circle({ at: [noise(seconds * 3) * width, noise(seconds * 3, 9) * height], radius: 4, fill: blue }), [
     'noise-range: the circle is off the canvas: y is noise times 180, from -180 to 180',
   ]],
+  ['a circle alone in a group that turns about its middle looks as before', (canvas, { seconds }) => canvas.group({ rotate: 90 * seconds, about: [160, 90] }, () => canvas.circle({ at: [160, 90], radius: 30, fill: blue })), [
+    'round-turn: the circle is turned, and looks as before',
+  ]],
+  ['the hub of a wheel, and a circle on its way round, do not', (canvas, { seconds }) => {
+    canvas.group({ rotate: 90 * seconds, about: [160, 90] }, () => {
+      canvas.rect({ at: [160, 90], size: [100, 10], fill: blue });
+      canvas.circle({ at: [160, 90], radius: 20, fill: '#a8433a' });
+    });
+    canvas.group({ rotate: 90 * seconds, about: [160, 90] }, () => canvas.circle({ at: [160, 30], radius: 9, fill: blue }));
+  }, []],
   ['noise of pixels is as good as random', (canvas, { noise, seconds }) => {
     for (let x = 20; x < 320; x += 40)
       for (let y = 20; y < 180; y += 40) canvas.line({ from: [x, y], to: polar({ angle: 90 * noise(x, y, seconds), distance: 15, from: [x, y] }), stroke: { color: blue, width: 2 } });

@@ -38,7 +38,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'barely-moves channels clock degrees flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
+  'barely-moves channels clock degrees exact-moment flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -50,7 +50,16 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     const [{ line }] = findings;
     // Some are of no one line.
     if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
-    else expect(['nothing-drawn', 'too-slow', 'flashing', 'unused', 'milliseconds', 'no-duration']).toContain(name);
+    else
+      expect([
+        'exact-moment',
+        'nothing-drawn',
+        'too-slow',
+        'flashing',
+        'unused',
+        'milliseconds',
+        'no-duration',
+      ]).toContain(name);
   });
   test('names its items by the numbers that an explanation gives them', async () => {
     const { findings } = await checked();

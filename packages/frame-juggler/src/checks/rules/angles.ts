@@ -11,6 +11,7 @@ import {
   numbersOf,
   verb,
   type Evidence,
+  type LineItems,
   type SeenItem,
 } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
@@ -144,12 +145,35 @@ const roundTurn: Rule = {
         return call !== undefined && looksRound(call, seen) ? optionsOf(call).rotate : undefined;
       });
       // In the first frame of many it may not be turned yet.
-      if (!turns.every((turn) => typeof turn === 'number') || turns.every((turn) => turn === 0)) return [];
+      const turnsItself = turns.every((turn) => typeof turn === 'number') && turns.some((turn) => turn !== 0);
+      if (!turnsItself && !isTurnedAlone(entry)) return [];
       const [{ detail, items }] = framesOf(entry);
       const text = `${called(items)} ${verb(items, 'is', 'are')} turned, and ${verb(items, 'looks', 'look')} as before`;
       return [{ line: entry.line, frame: detail.at, items: items.map(({ place }) => place + 1), text }];
     }),
 };
+
+/** Whether a line draws one circle that a group turns as time goes, with nothing else in it, and that stays where it is. */
+function isTurnedAlone({ all }: LineItems): boolean {
+  if (new Set(all.map(({ detail }) => detail)).size < all.length) return false;
+  const [first] = all.map(({ seen }) => seen);
+  const stays = all.every(({ detail: { log }, seen }) => {
+    const call = log.callOf(seen.place);
+    const at = log.events.findIndex((event) => event.type === 'call' && event.call === call);
+    const isAlone = log.events[at - 1]?.type === 'enter' && log.events[at + 1]?.type === 'leave';
+    const { transform } = seen.item;
+    const isTurn = Math.abs(transform[1] + transform[2]) < 1e-6 && Math.abs(transform[0] - transform[3]) < 1e-6;
+    return isAlone && isTurn && looksRound(call!, seen) && isSamePlace(seen, first);
+  });
+  return stays && all.some(({ seen }) => Math.abs(seen.item.transform[1] - first.item.transform[1]) > 1e-3);
+}
+
+/** Whether two items have their middles in one place, to a thousandth of a unit: the boxes of turned circles differ so far. */
+function isSamePlace({ description: one }: SeenItem, { description: other }: SeenItem): boolean {
+  const across = one.box.left + one.box.right - other.box.left - other.box.right;
+  const down = one.box.top + one.box.bottom - other.box.top - other.box.bottom;
+  return Math.max(Math.abs(across), Math.abs(down)) < 2e-3;
+}
 
 /** Whether what a call drew is a circle that looks the same all round. */
 function looksRound(call: NotedCall, { item: { shape, fill, stroke } }: SeenItem): boolean {

@@ -214,6 +214,21 @@ const milliseconds: Rule = {
   },
 };
 
+/** The time, or what is left of it after whole turns, compared with a number that it is to be exactly; its start is met. */
+const exactly = /\b(seconds|progress)\s*(?:(%)\s*[\w.]+\s*)?={2,3}\s*([\w.]+)/g;
+
+const exactMoment: Rule = {
+  name: 'exact-moment',
+  title: 'A moment that has to be met exactly',
+  why: 'Time goes on from frame to frame: one frame meets a moment exactly, and at another frame rate none may.',
+  cure: 'Ask for a stretch of time: if (seconds >= 2 && seconds < 3) { … }, or if (Math.floor(seconds) % 2 === 0) { … }.',
+  find({ sketch: { code, frames } }) {
+    if (frames === 1) return [];
+    const asked = [...code.matchAll(exactly)].find(([, , rest, number]) => rest !== undefined || Number(number) !== 0);
+    return asked === undefined ? [] : [{ line: undefined, frame: undefined, text: `the sketch asks for ${asked[0]}` }];
+  },
+};
+
 const pilesUp: Rule = {
   name: 'piles-up',
   title: 'Ever more to draw',
@@ -246,6 +261,7 @@ export const timeRules: readonly Rule[] = [
   vanishes,
   paintsOver,
   wiped,
+  exactMoment,
   pilesUp,
   tooSlow,
   flashing,
