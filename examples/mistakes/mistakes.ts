@@ -164,7 +164,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       still: true,
       paint(canvas, { noise }) {
-        const points: Point[] = [];
+        const points: [number, number][] = [];
         for (let x = 0; x <= 320; x += 5) points.push([x, 90 + noise(x) * 60]); // ←
         canvas.polyline({ points, stroke: { color: deep, width: 3 } });
       },
@@ -173,7 +173,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       still: true,
       paint(canvas, { noise }) {
-        const points: Point[] = [];
+        const points: [number, number][] = [];
         for (let x = 0; x <= 320; x += 5) points.push([x, 90 + noise(x / 80) * 60]);
         canvas.polyline({ points, stroke: { color: deep, width: 3 } });
       },
