@@ -1,16 +1,4 @@
-import {
-  defineSketch,
-  dial,
-  hsl,
-  linearGradient,
-  picture,
-  polar,
-  rgb,
-  swing,
-  wrap,
-  type Point,
-  type Sketch,
-} from 'frame-juggler';
+import { defineSketch, dial, hsl, linearGradient, picture, polar, rgb, swing, wrap, type Sketch } from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 /*

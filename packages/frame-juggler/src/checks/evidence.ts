@@ -133,6 +133,9 @@ export const isFiniteBox = (box: Box | undefined): box is Box =>
 /** Whether a side of a box and one of the canvas are the same, to a hundredth of a unit. */
 export const isAt = (one: number, other: number): boolean => Math.abs(one - other) < 0.01;
 
+/** The middle of a box. */
+export const middle = ({ left, right, top, bottom }: Box): [number, number] => [(left + right) / 2, (top + bottom) / 2];
+
 /** Whether nothing of a box lies on the canvas. */
 export const isOff = (box: Box, canvas: Box): boolean =>
   box.right <= canvas.left || box.left >= canvas.right || box.bottom <= canvas.top || box.top >= canvas.bottom;

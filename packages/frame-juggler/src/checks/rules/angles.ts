@@ -8,6 +8,7 @@ import {
   isOff,
   isTurnedAside,
   itemsByLine,
+  middle,
   numbersOf,
   verb,
   type Evidence,
@@ -170,9 +171,8 @@ function isTurnedAlone({ all }: LineItems): boolean {
 
 /** Whether two items have their middles in one place, to a thousandth of a unit: the boxes of turned circles differ so far. */
 function isSamePlace({ description: one }: SeenItem, { description: other }: SeenItem): boolean {
-  const across = one.box.left + one.box.right - other.box.left - other.box.right;
-  const down = one.box.top + one.box.bottom - other.box.top - other.box.bottom;
-  return Math.max(Math.abs(across), Math.abs(down)) < 2e-3;
+  const [[x, y], [otherX, otherY]] = [middle(one.box), middle(other.box)];
+  return Math.max(Math.abs(x - otherX), Math.abs(y - otherY)) < 1e-3;
 }
 
 /** Whether what a call drew is a circle that looks the same all round. */

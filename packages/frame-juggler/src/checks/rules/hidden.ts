@@ -10,6 +10,7 @@ import {
   isTurnedAside,
   itemsByLine,
   linesThat,
+  middle,
   placeOf,
   stillKeys,
   verb,
@@ -80,7 +81,7 @@ function whereOff({ description: { box } }: SeenItem, { details }: Evidence): st
         : box.bottom <= canvas.top
           ? 'above it'
           : 'below it';
-  return `${side}, at ${Math.round((box.left + box.right) / 2)}, ${Math.round((box.top + box.bottom) / 2)}`;
+  return `${side}, at ${middle(box).map(Math.round).join(', ')}`;
 }
 
 const covered: Rule = {

@@ -5,12 +5,19 @@ import { apply, identity, largestScale, multiply, type Matrix } from '../../geom
 import { pathBox } from '../../geometry/path.ts';
 import { hypot } from '../../maths/power.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
-import { isFiniteBox, lineOfTrack, waitsForInput, type Evidence, type Sighting, type Track } from '../evidence.ts';
+import {
+  isFiniteBox,
+  lineOfTrack,
+  middle,
+  waitsForInput,
+  type Evidence,
+  type Sighting,
+  type Track,
+} from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 
 /* How things move from frame to frame, and whether they do. */
 
-const middle = ({ left, right, top, bottom }: Box): [number, number] => [(left + right) / 2, (top + bottom) / 2];
 const span = ({ left, right, top, bottom }: Box): number => Math.max(right - left, bottom - top);
 
 /** One sighting for each line that draws things of these tracks. */

@@ -7,6 +7,7 @@ import {
   framesOf,
   isAt,
   itemsByLine,
+  middle,
   verb,
   type Detail,
   type LineItems,
@@ -37,7 +38,8 @@ const corner: Rule = {
       if (isMeant) return [];
       const [first] = boxes;
       const [wide, high] = [(first.right - first.left) / 2, (first.bottom - first.top) / 2];
-      const isFirst = isAt((first.left + first.right) / 2, canvas.left) && isAt((first.top + first.bottom) / 2, canvas.top); // prettier-ignore
+      const [x, y] = middle(first);
+      const isFirst = isAt(x, canvas.left) && isAt(y, canvas.top);
       // All of it would be on the canvas, were their corners where their middles are.
       const isShifted = boxes.every(({ left, top, right, bottom }) => left > canvas.left - wide - 0.01 && top > canvas.top - high - 0.01 && right < canvas.right - wide + 0.01 && bottom < canvas.bottom - high + 0.01); // prettier-ignore
       if (!isFirst || !isShifted) return [];
@@ -46,6 +48,8 @@ const corner: Rule = {
       return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
     }),
 };
+
+const rangeOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
 
 /** Fewer items than this may lie in one place by chance. */
 const many = 5;
@@ -77,9 +81,8 @@ function areFractions(items: readonly SeenItem[], { canvas, log }: Detail): bool
   // Several times in one place is another mistake, or none.
   if (new Set(places.map((place) => `${xOf(place)},${yOf(place)}`)).size < places.length / 2) return false;
   // Under a scale they may lie where they are meant to.
-  const across = items.map(({ description: { box } }) => (box.left + box.right) / 2);
-  const down = items.map(({ description: { box } }) => (box.top + box.bottom) / 2);
-  return [across, down].every((middles) => Math.max(...middles) - Math.min(...middles) <= 2);
+  const middles = items.map(({ description: { box } }) => middle(box));
+  return [0, 1].every((axis) => rangeOf(middles.map((each) => each[axis])) <= 2);
 }
 
 /** Whether a place has both coordinates between 0 and 1. */
@@ -155,8 +158,6 @@ const noiseSteps: Rule = {
       },
     ),
 };
-
-const rangeOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
 
 const placedTwice: Rule = {
   name: 'placed-twice',

@@ -241,11 +241,11 @@ const pilesUp: Rule = {
     const [counts, lengths] = [course.map(({ order }) => order.length), course.map(({ path }) => path.length)];
     if (!piles(counts) && !piles(lengths)) return [];
     const last = details.at(-1)!;
-    const drawing = itemsByLine([last]).reduce((one, other) => (other.all.length > one.all.length ? other : one));
+    const [most] = itemsByLine([last]).toSorted((one, other) => other.all.length - one.all.length);
     const text = piles(counts)
       ? `frame ${first} draws ${counts[0]} items, and frame ${first + course.length - 1} ${counts.at(-1)}`
       : `what is drawn goes by ${lengths[0]} numbers in frame ${first}, and by ${lengths.at(-1)} in frame ${first + course.length - 1}`;
-    return [{ line: drawing.line, frame: undefined, text }];
+    return [{ line: most?.line, frame: undefined, text }];
   },
 };
 
