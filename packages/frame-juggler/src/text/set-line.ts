@@ -33,7 +33,7 @@ export function setRuns(runs: readonly DirectedRun[], { fonts, letterSpacing }: 
     return path;
   };
   return {
-    advance: parts.reduce((sum, part) => sum + part.advance, letterSpacing * (parts.length - 1)),
+    advance: parts.reduce((sum, part) => sum + part.advance, letterSpacing * Math.max(0, parts.length - 1)),
     path: joined((part) => part.path),
     united: () => joined((part) => part.united()),
     // Parts may overlap.
