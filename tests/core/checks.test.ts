@@ -186,6 +186,38 @@ test('what hops from square to square a few times a second is bound to frames, a
   expect([await hopping(8, 20, 0.01), await hopping(8, 5, 0.01)]).toEqual([[], ['frame-bound']]);
 }); // prettier-ignore
 
+test.each<[name: string, paint: Paint, found: boolean]>([
+  ['seconds', (canvas, { seconds }) => void (seconds === 0.5 && canvas.dot({ at: [9, 9], size: 4 })), true],
+  ['what is left of them', (canvas, { seconds }) => void (seconds % 2 === 1 && canvas.dot({ at: [9, 9], size: 4 })), true],
+  ['their start', (canvas, { seconds }) => void (seconds === 0 && canvas.dot({ at: [9, 9], size: 4 })), false],
+  ['seconds that are rounded', (canvas, moment) => {
+    const seconds = Math.floor(moment.seconds);
+    if (seconds === 1) canvas.dot({ at: [9, 9], size: 4 });
+  }, false],
+  ['a progress of its own', (canvas) => {
+    const boat = { progress: 1 };
+    if (boat.progress === 1) canvas.dot({ at: [9, 9], size: 4 });
+  }, false],
+])('a moment to be met exactly, by %s', async (_, paint, found) => {
+  expect((await foundIn(paint)).some((one) => one.startsWith('exact-moment'))).toBe(found);
+}); // prettier-ignore
+
+test('what is drawn by the frame up to some limit does not pile up', async () => {
+  const growing = async (limited: boolean): Promise<string[]> => {
+    const row = (canvas: Canvas, count: number): void => {
+      for (let i = 0; i < count; i++) canvas.circle({ at: [4 + i * 4, 90], radius: 2, fill: '#24506a' });
+    };
+    const sketch = defineSketch({
+      canvas: { width: 320, height: 180 },
+      paint: limited
+        ? (canvas, { frame }) => row(canvas, Math.min(frame, 60))
+        : (canvas, { frame }) => row(canvas, frame),
+    });
+    return (await check(sketch, false)).findings.map(({ name }) => name);
+  };
+  expect([await growing(true), await growing(false)]).toEqual([[], ['piles-up']]);
+});
+
 test('a line that gets longer in every frame is found where nothing ends it', async () => {
   const trailing = async (duration?: number): Promise<string[]> => {
     const sketch = defineSketch({

@@ -214,8 +214,8 @@ const milliseconds: Rule = {
   },
 };
 
-/** The time, or what is left of it after whole turns, compared with a number that it is to be exactly; its start is met. */
-const exactly = /\b(seconds|progress)\s*(?:(%)\s*[\w.]+\s*)?={2,3}\s*([\w.]+)/g;
+/** The time, or what is left of it after whole turns, compared with a number that it is to be exactly. Of others it is no more than a name. */
+const exactly = /(?<![.\w])(?:moment\.)?(seconds|progress)\s*(?:(%)\s*[\w.]+\s*)?={2,3}\s*([\w.]+)/g;
 
 const exactMoment: Rule = {
   name: 'exact-moment',
@@ -224,7 +224,11 @@ const exactMoment: Rule = {
   cure: 'Ask for a stretch of time: if (seconds >= 2 && seconds < 3) { … }, or if (Math.floor(seconds) % 2 === 0) { … }.',
   find({ sketch: { code, frames } }) {
     if (frames === 1) return [];
-    const asked = [...code.matchAll(exactly)].find(([, , rest, number]) => rest !== undefined || Number(number) !== 0);
+    const asked = [...code.matchAll(exactly)].find(([, name, rest, number]) => {
+      // The start is met. What a sketch calls seconds itself may be rounded.
+      const isStart = rest === undefined && Number(number) === 0;
+      return !isStart && !new RegExp(`\\b(?:const|let|var)\\s+${name}\\b`).test(code);
+    });
     return asked === undefined ? [] : [{ line: undefined, frame: undefined, text: `the sketch asks for ${asked[0]}` }];
   },
 };
@@ -236,8 +240,9 @@ const pilesUp: Rule = {
   cure: 'Remove what is old, if (state.drops.length > 300) state.drops.shift(); or draw only what is new, and keep the rest with carry: 1.',
   find({ course, first, details, sketch, noted }) {
     if (sketch.frames !== Infinity || course.length < 40 || waitsForInput(noted)) return [];
-    // Whoever looks how many there are, or takes some out, has set an end to it.
-    if (/\b(?:shift|splice|pop|filter|slice)\b|\.length\s*[<>=%]/.test(sketch.code)) return [];
+    // Whoever looks how many there are, takes some out or begins again has set an end to it.
+    if (/\b(?:shift|splice|pop|filter|slice|min|clamp|wrap)\b|\b(?:length|frame|seconds)\s*[<>=%]/.test(sketch.code))
+      return [];
     const [counts, lengths] = [course.map(({ order }) => order.length), course.map(({ path }) => path.length)];
     if (!piles(counts) && !piles(lengths)) return [];
     const last = details.at(-1)!;
