@@ -35,18 +35,20 @@ export type Under = { readonly early: number } | { readonly picture: KeptPixels 
  */
 export async function renderFrames(run: Run, output: Output, options: RenderOptions): Promise<void> {
   const { pool, signal, onFrame } = options;
-  const queue: { readonly frame: number; readonly bytes: Promise<Uint8Array>; readonly isEnd: boolean }[] = [];
+  const queue: { readonly bytes: Promise<Uint8Array>; readonly written: Promise<void> }[] = [];
   let done = 0;
   const settle = async (max: number): Promise<void> => {
-    while (queue.length > max) {
-      const { frame, bytes, isEnd } = queue.shift()!;
-      if (isEnd) await options.onEnds!(frame, await bytes);
-      else {
-        await output.add(frame, await bytes);
-        onFrame(++done);
-      }
-    }
+    while (queue.length > max) await queue.shift()!.written;
   };
+  // Frames are written while later ones are painted. They are counted in order, and so are the ends.
+  const write = async (frame: number, bytes: Promise<Uint8Array>, isEnd: boolean, before: Promise<void>) => {
+    if (isEnd || output.inAnyOrder !== true) await before;
+    if (isEnd) return options.onEnds!(frame, await bytes);
+    await output.add(frame, await bytes);
+    await before;
+    onFrame(++done);
+  };
+  let written = Promise.resolve();
   const tasks = tasksOf(run, output, options);
   try {
     for (;;) {
@@ -59,15 +61,17 @@ export async function renderFrames(run: Run, output: Output, options: RenderOpti
       if (work === undefined) onFrame(++done);
       else {
         const bytes = Promise.resolve(work.task).then((task) => pool.draw(task)).finally(work.release); // prettier-ignore
-        // It is awaited later: till then its failure must not count as unhandled.
+        written = write(frame, bytes, isEnd, written);
+        queue.push({ bytes, written });
+        // Both are awaited later: till then their failure must not count as unhandled.
         bytes.catch(() => undefined);
-        queue.push({ frame, bytes, isEnd });
+        written.catch(() => undefined);
       }
       await settle(pool.depth - 1);
     }
     await settle(0);
   } finally {
-    await Promise.allSettled(queue.map(({ bytes }) => bytes));
+    await Promise.allSettled(queue.flatMap(({ bytes, written }) => [bytes, written]));
   }
 }
 

@@ -61,6 +61,8 @@ async function sequenceIn(
   const last = Math.max(...there);
   there.delete(last);
   return {
+    // To replace a file takes a disk as long as to draw a small frame.
+    inAnyOrder: true,
     has: (frame) => there.has(frame),
     async add(frame, bytes) {
       const file = frameFile(output, frame);
