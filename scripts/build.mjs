@@ -78,6 +78,7 @@ const forNode = {
   element: 'browser/element',
   worker: 'browser/perform',
   node: 'node/index',
+  threads: 'node/threads',
   testing: 'testing/index',
   'draw-worker': 'node/draw-worker',
 };

@@ -75,6 +75,7 @@ import {
   dialFile,
   discardUnfinished,
   drawFrames,
+  DrawingThreads,
   encodePng,
   explain,
   fileHost,
@@ -403,6 +404,11 @@ export const uses: Readonly<Record<string, () => unknown>> = {
   },
   async strip() {
     await strip(harbor, { to: 'strip.png', count: 6 });
+  },
+  async DrawingThreads() {
+    const threads = new DrawingThreads();
+    for (let seed = 0; seed < 12; seed++) await render(harbor, { to: `harbor-${seed}.gif`, seed, threads });
+    await threads.close();
   },
   async drawFrames() {
     for await (const { frame, width, height, data } of drawFrames(harbor, { frames: [0, 29] }))

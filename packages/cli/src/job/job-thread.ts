@@ -1,134 +1,21 @@
 import { once } from 'node:events';
 import { parentPort } from 'node:worker_threads';
-import { checkupLines, explanationLines } from 'frame-juggler';
-import {
-  check,
-  CheckpointMismatch,
-  compare,
-  comparisonLines,
-  explain,
-  isPictureFile,
-  isWrittenThrough,
-  render,
-  Stopped,
-  strip,
-  type Compared,
-} from 'frame-juggler/node';
-import { asSketchError, SketchError } from '../errors.ts';
-import type { RunArguments } from '../arguments.ts';
-import { handedOn } from '../handed-on.ts';
-import { filesRead, readyToLoad } from '../load.ts';
-import { openSketch, type OpenSketch } from '../open-sketch.ts';
-import { valuesToVary } from '../vary.ts';
-import { Calls } from '../calls.ts';
-import type { FrameChoice, JobData, JobMessage, JobName, JobOrder, JobRequest, Jobs } from './messages.ts';
+import type { JobData, JobOrder } from './messages.ts';
+import { threadsAhead } from './threads-ahead.ts';
 
-/* The thread in which a command's work is done, the sketch's own code among it. */
+/*
+ * The thread in which a command's work is done, the sketch's own code among it. Where many frames are to be drawn, the
+ * threads that draw are started before what does the work is loaded: they get ready meanwhile.
+ */
 
 const port = parentPort!;
-const tell = (message: JobMessage): void => port.postMessage(message);
 const stop = new AbortController();
 port.on('message', (order: JobOrder) => {
   if (order === 'stop') stop.abort();
 });
-readyToLoad();
-const [{ request, calls: memory }] = (await once(port, 'message')) as [JobData];
-const calls = new Calls(memory);
-
-/** How every job reports progress and is stopped. */
-const watched = {
-  signal: stop.signal,
-  onProgress: (done: number, total: number) => tell({ type: 'progress', done, total }),
-  onCall: (call?: { name: 'load' | 'start' | 'step' | 'paint'; frame: number }) =>
-    call === undefined ? calls.end() : calls.begin(call.name, call.frame),
-};
-
-type Job<Name extends JobName> = (request: JobRequest<Name>) => Promise<Jobs[Name]['facts']>;
-
-const jobs: { [Name in JobName]: Job<Name> } = {
-  async render({ file, run, output, options }) {
-    const { sketch, settings, source } = await open(file, run);
-    const onProcess = (pid: number): void => tell({ type: 'process', pid });
-    const onNote = (text: string): void => tell({ type: 'note', text });
-    const { farm, ...rest } = options;
-    const all = { ...settings, ...rest, source: await source(), onProcess, onNote };
-    if (farm === undefined) {
-      try {
-        return await render(sketch, { to: output!, ...all, ...watched });
-      } catch (error) {
-        if (!(error instanceof CheckpointMismatch) || (error.spoils && (await isWrittenThrough(output!)))) throw error;
-        // What the sketch remembers by itself is wrong now: loaded anew, it begins from the first frame.
-        const fresh = await openSketch(file, run, () => undefined);
-        const { checkpoints: _, resume: __, ...rest } = all;
-        return render(fresh.sketch, { to: output!, ...rest, ...watched });
-      }
-    }
-    const { renderOnFarm } = await import('../farm/head.ts');
-    const patience = run.patience ?? 10;
-    const onAlone = (text: string): void => tell({ type: 'waiting', text });
-    return renderOnFarm({ ...watched, file, sketch, code: await filesRead(), to: output!, farm, options: all, patience, onAlone }); // prettier-ignore
-  },
-  async strip({ file, run, output, options: { vary, ...options } }) {
-    const { sketch, settings } = await open(file, run);
-    // A table of pairs has fewer of each.
-    const isTable = (vary?.length ?? 0) + (options.seeds === undefined ? 0 : 1) > 1;
-    const values = vary && valuesToVary(sketch.dials, vary, options.count ?? (isTable ? 4 : 8));
-    return strip(sketch, { to: output!, ...settings, ...options, ...(values && { vary: values }), ...watched });
-  },
-  async pack({ file, run, output, options }) {
-    const { sketch, settings } = await open(file, run);
-    const { packPage } = await import('../pack/pack-page.ts');
-    return packPage(file, sketch, output!, handedOn(settings, ['seed', 'width', 'height', 'dials']), options, watched);
-  },
-  async explain({ file, run, output, options: { as, width, whole, ...options } }) {
-    const { sketch, settings } = await open(file, run);
-    const found = await explain(sketch, {
-      ...settings,
-      ...options,
-      ...watched,
-      ...(output !== undefined && { to: output }),
-    });
-    if (as === 'json') return JSON.stringify(found);
-    return as === 'words' ? found.words : explanationLines(found, width, whole).join('\n');
-  },
-  async check({ file, run, options: { width, ...options } }) {
-    const { sketch, settings } = await open(file, run);
-    const found = await check(sketch, { ...settings, ...options, ...watched });
-    return { found, lines: checkupLines(found, width) };
-  },
-  async compare({ file, run, output, options: { other = file, at, otherAt = at, otherSeed, width, ...options } }) {
-    if ([file, other].every(isPictureFile) && (otherAt ?? otherSeed) !== undefined)
-      throw new SketchError({ problem: 'pictures have neither frames nor seeds', expected: 'leave those options out' });
-    const sideOf = async (name: string, settled: RunArguments, at: FrameChoice | undefined): Promise<Compared> => {
-      if (isPictureFile(name)) return name;
-      const { sketch, settings } = await open(name, settled);
-      return { sketch, ...settings, ...at, ...watched };
-    };
-    const one = await sideOf(file, run, at);
-    const two = await sideOf(other, otherSeed === undefined ? run : { ...run, seed: otherSeed }, otherAt);
-    const found = await compare(one, two, { ...options, ...(output !== undefined && { to: output }) });
-    return { found, lines: comparisonLines(found, width) };
-  },
-};
-
-async function open(file: string, run: RunArguments): Promise<OpenSketch> {
-  calls.begin('load');
-  const opened = await openSketch(file, run, (done, total, name) => tell({ type: 'loading', done, total, name }));
-  calls.end();
-  tell({ type: 'loaded', title: opened.sketch.title, notes: opened.notes });
-  return opened;
-}
-
-try {
-  const facts = await (jobs[request.name] as Job<JobName>)(request);
-  tell({ type: 'done', facts });
-} catch (thrown) {
-  // Any other error is a bug of ours, and its stack trace helps to fix it.
-  const trace = thrown instanceof SketchError || !(thrown instanceof Error) ? undefined : thrown.stack;
-  if (thrown instanceof Stopped) tell({ type: 'stopped', whatIsThere: thrown.whatIsThere });
-  else tell({ type: 'failed', reason: asSketchError(thrown).message, trace });
-} finally {
-  calls.end();
-  // Nothing keeps the thread any more but what the sketch has left open.
-  port.close();
-}
+const [data] = (await once(port, 'message')) as [JobData];
+const threads = await threadsAhead(data.request);
+const { doJob } = await import('./jobs.ts');
+await doJob(data, { tell: (message) => port.postMessage(message), signal: stop.signal, threads });
+// Nothing keeps the thread any more but what the sketch has left open.
+port.close();

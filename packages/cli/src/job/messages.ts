@@ -20,13 +20,19 @@ import type { Packed, PackOptions } from '../pack/pack-page.ts';
 
 /** What a job is asked for, and what it gives. */
 export interface Jobs {
-  render: { options: Partial<RenderOptions> & { readonly farm?: Farm }; facts: Rendered };
+  render: { options: RenderJob; facts: Rendered };
   strip: { options: Omit<StripOptions, 'vary'> & { readonly vary?: readonly Varied[] }; facts: Strip };
   pack: { options: PackOptions; facts: Packed };
   /** A frame of many items is long to tell: it is put into words in the thread. */
   explain: { options: ExplainOptions & Telling; facts: string };
   check: { options: CheckOptions & Lines; facts: Found<Checkup> };
   compare: { options: CompareOptions & ComparedSides & Lines; facts: Found<Comparison> };
+}
+
+/** How a film is rendered: threads cannot be handed from thread to thread, but how many there are to be. */
+export interface RenderJob extends Omit<Partial<RenderOptions>, 'threads'> {
+  readonly threads?: number;
+  readonly farm?: Farm;
 }
 
 /** How what was found is put into lines. */

@@ -11,14 +11,13 @@ import { callable, toggle } from '../schema/kind.ts';
 import { type Complete, optional, type Options, schemaOf } from '../schema/schema.ts';
 import { checkpointPlace, checkpointsFor } from './checkpoints/index.ts';
 import type { Checkpoints } from './checkpoints/checkpoints.ts';
-import { DrawPool } from './draw-pool.ts';
+import { drawPoolFor, type DrawPool } from './draw-pool.ts';
 import { filmTable, frameRange, openFilm, type Film } from './film.ts';
 import { bitsOf } from './draw.ts';
 import { givenBytes, givenPath } from './given.ts';
 import { openOutput } from './outputs/index.ts';
 import type { Output } from './outputs/output.ts';
 import { renderFrames, type Under } from './render-frames.ts';
-import { threadsFor } from './render.ts';
 import { abortSignal, runSettingsTable } from './run-settings.ts';
 
 /*
@@ -98,7 +97,7 @@ export class ChunkRenderer {
     const read = chunkOptions.read('ChunkRenderer', options);
     this.film = openFilm(sketch, givenPath.read('ChunkRenderer', 'to', to), read);
     const [first, last] = this.film.frames;
-    this.pool = new DrawPool(threadsFor(last - first + 1, this.film.setting, read.threads));
+    this.pool = drawPoolFor(last - first + 1, this.film.setting, read.threads);
     let opened: Promise<Checkpoints | undefined> | undefined;
     this.checkpoints = () => (opened ??= checkpointsFor(this.film.run, read, { readOnly: true }));
   }
@@ -201,7 +200,7 @@ export class ChunkJoiner {
   static async open(sketch: Sketch, to: string, options: JoinOptions = {}): Promise<ChunkJoiner> {
     const read: Complete<typeof runSettingsTable & typeof joinTable> = joinOptions.read('ChunkJoiner.open', options);
     const film = openFilm(sketch, givenPath.read('ChunkJoiner.open', 'to', to), read);
-    const pool = new DrawPool(threadsFor(film.frames[1] - film.frames[0] + 1, film.setting, read.threads));
+    const pool = drawPoolFor(film.frames[1] - film.frames[0] + 1, film.setting, read.threads);
     const output = await openOutput(film.target, film.setting, { ...read, resume: false }, pool);
     return new ChunkJoiner(film, output, pool);
   }

@@ -1,20 +1,19 @@
 import { optional, type Options, schemaOf } from '../schema/schema.ts';
-import { whole } from '../schema/kind.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import { pictureSize } from '../frame/frame.ts';
-import { DrawPool } from './draw-pool.ts';
+import { drawPoolFor } from './draw-pool.ts';
+import { drawnBy } from './drawing-threads.ts';
 import type { Output } from './outputs/output.ts';
 import { renderFrames } from './render-frames.ts';
 import { frameRange, rangeOf } from './film.ts';
-import { threadsFor } from './render.ts';
 import { openRun, runSettingsTable } from './run-settings.ts';
 import { sketchFrom } from './sketch-from.ts';
 
 const drawTable = {
   /** The first and the last frame; by default the whole run. */
   frames: optional(frameRange),
-  /** How many threads draw; by default one per core, none for a few small frames. */
-  threads: optional(whole(1)),
+  /** How many threads draw, or those that do; by default one per core, none for a few small frames. */
+  threads: optional(drawnBy),
 };
 const drawOptions = schemaOf({ ...runSettingsTable, ...drawTable }, '{ frames: [0, 59], density: 2 }');
 /** Which frames are drawn, and how. */
@@ -47,7 +46,7 @@ export async function* drawFrames(
   const frames = rangeOf(run, read.frames);
   const { width, height } = pictureSize(run);
   const total = frames[1] - frames[0] + 1;
-  const pool = new DrawPool(threadsFor(total, { width, height }, read.threads));
+  const pool = drawPoolFor(total, { width, height }, read.threads);
   const given = new Handover<DrawnFrame>();
   const stop = new AbortController();
   const output: Output = {

@@ -1,18 +1,43 @@
-import type { Tinypool } from 'tinypool';
+import { SketchError } from '../error.ts';
 import { draw, drawShare, type DrawTask, type PackTask, type ShareTask } from './draw.ts';
+import { DrawingThreads, poolOf, threadCount } from './drawing-threads.ts';
 import { withSharedPictures } from './picture-memory.ts';
 
-/** Draws frames in a pool of threads, or in this thread if there are to be none. */
-export class DrawPool {
-  private pool: Promise<Tinypool> | undefined;
+/** So few frames, of no more pixels in all, are drawn before threads of their own would have started. */
+const fewFrames = 6;
+const fewPixels = 16e6;
 
-  /** @param threads how many, 0 for none; they start with the first task, or before it where that is known to come */
-  constructor(readonly threads: number) {}
+/**
+ * What draws so many frames: as many threads as there are cores or as are asked for, none where they would be of no help;
+ * or those that are there already.
+ */
+export function drawPoolFor(
+  frames: number,
+  { width, height }: { readonly width: number; readonly height: number },
+  asked: number | DrawingThreads | undefined,
+): DrawPool {
+  if (asked instanceof DrawingThreads) return new DrawPool(asked.count, asked);
+  const threads = threadCount(asked);
+  const isLittle = frames < fewFrames && (threads === 1 || frames * width * height <= fewPixels);
+  return new DrawPool(isLittle ? 0 : threads);
+}
+
+/** Draws frames in threads, or in this one if there are to be none. */
+export class DrawPool {
+  private own: DrawingThreads | undefined;
+
+  /**
+   * @param threads how many, 0 for none; they start with the first task, or before it where that is known to come
+   * @param given those that are there already, and stay
+   */
+  constructor(
+    readonly threads: number,
+    private readonly given?: DrawingThreads,
+  ) {}
 
   /** Starts the threads, so that they are there once the first frame is stepped to and painted. */
   start(): void {
-    // What fails is told by the first task: till then it must not count as unhandled.
-    if (this.threads > 0) this.opened().catch(() => undefined);
+    if (this.threads > 0) this.drawing();
   }
 
   /** How many tasks are worth handing over before the first is awaited. */
@@ -25,40 +50,30 @@ export class DrawPool {
     if (this.threads === 0) return draw(task);
     const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
     const packed = 'indices' in task ? task.indices : 'unpacked' in task ? task.unpacked : undefined;
-    const transferList = packed === undefined ? [] : [packed.buffer as ArrayBuffer];
-    return (await this.opened()).run(sent, { transferList }) as Promise<Uint8Array>;
+    return (await this.run(sent, packed === undefined ? [] : [packed.buffer as ArrayBuffer])) as Uint8Array;
   }
 
   /** Draws a share of a frame. */
   async share(task: ShareTask): Promise<void> {
     if (this.threads === 0) return drawShare(task);
-    await (await this.opened()).run({ ...task, frame: withSharedPictures(task.frame) });
+    await this.run({ ...task, frame: withSharedPictures(task.frame) });
   }
 
-  private opened(): Promise<Tinypool> {
-    return (this.pool ??= openPool(this.threads));
+  private async run(task: DrawTask | PackTask | ShareTask, transferList: ArrayBuffer[] = []): Promise<unknown> {
+    const pool = await poolOf(this.drawing());
+    if (pool === undefined)
+      throw new SketchError({
+        problem: 'the threads that draw were closed',
+        expected: 'call their close() after the last render',
+      });
+    return pool.run(task, { transferList });
+  }
+
+  private drawing(): DrawingThreads {
+    return this.given ?? (this.own ??= new DrawingThreads(this.threads));
   }
 
   async close(): Promise<void> {
-    await (await this.pool)?.destroy();
+    await this.own?.close();
   }
 }
-
-/** The package is loaded when there is something to share: a single small picture starts sooner without it. */
-async function openPool(threads: number): Promise<Tinypool> {
-  const { Tinypool } = await import('tinypool');
-  return new Tinypool({
-    filename: new URL('./draw-worker.js', import.meta.url).href,
-    minThreads: threads,
-    maxThreads: threads,
-    isolateWorkers: false,
-    ...(process.execArgv.some(isInputType) && { execArgv: process.execArgv.filter((flag) => !isInputType(flag)) }),
-  });
-}
-
-/**
- * A thread has its process's flags, and may not be given those of the engine, such as --max-old-space-size, by
- * themselves. --input-type alone is taken away: it is meant for a script on the command line, and a thread's file could
- * not be loaded with it.
- */
-const isInputType = (flag: string): boolean => flag.startsWith('--input-type');

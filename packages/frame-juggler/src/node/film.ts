@@ -6,6 +6,7 @@ import { type Complete, optional } from '../schema/schema.ts';
 import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { Bits } from '../surfaces/raster/engine.ts';
+import { drawnBy } from './drawing-threads.ts';
 import { formats, productsFor, readTarget, type Target } from './outputs/index.ts';
 import type { OutputSetting, Products } from './outputs/output.ts';
 import { isSequence } from './outputs/sequence.ts';
@@ -55,8 +56,8 @@ export const filmTable = {
   bits: optional(bitsKind, 8),
   /** Whether a GIF imitates missing colors by mixing neighboring pixels. */
   dither: optional(toggle, false),
-  /** How many threads draw; by default one per core, none for a few small frames. */
-  threads: optional(whole(1)),
+  /** How many threads draw, or those that do; by default one per core, none for a few small frames. */
+  threads: optional(drawnBy),
   /** What the sketch was made from: text or bytes that distinguish frames of one sketch from those of another. */
   source: optional(anything),
 };

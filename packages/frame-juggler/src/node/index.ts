@@ -11,6 +11,7 @@ export type { KeepOptions } from './checkpoints/keep.ts';
 export { CheckpointMismatch } from './checkpoints/mismatch.ts';
 export { openFolder } from './store.ts';
 export type { Store } from './store.ts';
+export { DrawingThreads } from './drawing-threads.ts';
 export { drawFrames } from './draw-frames.ts';
 export type { DrawnFrame, DrawOptions } from './draw-frames.ts';
 export { TookTooLong } from './time-limit.ts';

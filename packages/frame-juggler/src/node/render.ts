@@ -1,6 +1,5 @@
 import { once, type EventEmitter } from 'node:events';
 import { stat } from 'node:fs/promises';
-import { availableParallelism } from 'node:os';
 import { asSketchError, SketchError } from '../error.ts';
 import { notesOnFrame } from '../review/notes.ts';
 import { callable, kindOf, toggle } from '../schema/kind.ts';
@@ -9,10 +8,9 @@ import type { Run } from '../sketch/run.ts';
 import type { Sketch } from '../sketch/sketch.ts';
 import type { Checkpoints } from './checkpoints/checkpoints.ts';
 import { checkpointPlace, checkpointsFor } from './checkpoints/index.ts';
-import { DrawPool } from './draw-pool.ts';
+import { drawPoolFor } from './draw-pool.ts';
 import { filmTable, openFilm } from './film.ts';
 import { openOutput } from './outputs/index.ts';
-import type { OutputSetting } from './outputs/output.ts';
 import { frameFile, isSequence } from './outputs/sequence.ts';
 import { renderFrames } from './render-frames.ts';
 import { runSettingsTable } from './run-settings.ts';
@@ -83,10 +81,6 @@ export interface Rendered {
   readonly bytes: number | undefined;
 }
 
-/** So few frames, of no more pixels in all, are drawn before threads of their own would have started. */
-const fewFrames = 6;
-const fewPixels = 16e6;
-
 /**
  * Renders a sketch's frames to where `to` says: `.png` and `.svg` hold one frame, `.gif`, `.apng`, `.y4m`, `.mp4` and
  * `.webm` the whole run, `frames/%04d.png` is one file per frame, `-` is standard output; a stream takes what `format`
@@ -156,7 +150,7 @@ async function renderTo(sketch: Sketch, output: Destination, read: Read): Promis
   // Whoever begins anew after a mismatch must not have written anything that cannot be taken back.
   if (checkpoints !== undefined && (await isWrittenThrough(output)))
     await checkpoints.bring(frames[0]).catch((error: unknown) => Promise.reject(asEnd(error) as Error));
-  const pool = new DrawPool(threadsFor(total, setting, read.threads));
+  const pool = drawPoolFor(total, setting, read.threads);
   const opened = await openOutput(target, setting, read, pool);
   const onFrame = (count: number): void => {
     done = count;
@@ -194,18 +188,6 @@ async function tellNotes(run: Run, onNote: (text: string) => void): Promise<void
     // The file is there all the same.
     onNote(`paint fails when frame ${run.frame} is painted again: ${asSketchError(error).reason}`);
   }
-}
-
-/** As many threads as there are cores, or as are asked for; none where they would be of no help. */
-export function threadsFor(
-  frames: number,
-  { width, height }: Pick<OutputSetting, 'width' | 'height'>,
-  asked: number | undefined,
-): number {
-  const cores = availableParallelism();
-  const threads = Math.min(asked ?? cores, 2 * cores);
-  const isLittle = frames < fewFrames && (threads === 1 || frames * width * height <= fewPixels);
-  return isLittle ? 0 : threads;
 }
 
 /** The work was stopped by its signal. */
