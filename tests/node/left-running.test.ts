@@ -16,24 +16,26 @@ writeFileSync(
   `import { defineSketch } from ${JSON.stringify(path.join(library, 'packed/index.js'))};
 import { ChunkJoiner, render } from ${JSON.stringify(path.join(library, 'packed/node.js'))};
 const failsAt = (bad) => defineSketch({
-  // Large enough that threads are still drawing when the first frame is there.
   canvas: { width: 800, height: 600 }, frameRate: 10, duration: 2,
-  paint(canvas, { frame }) { canvas.circle({ at: [400, 300], radius: frame === bad ? NaN : 180 }); },
+  paint(canvas, { frame }) { look(); canvas.circle({ at: [400, 300], radius: frame === bad ? NaN : 180 }); },
 });
 const threads = () => process.getActiveResourcesInfo().filter((name) => /worker|messageport/i.test(name)).length;
+// Seen where a frame is painted: those before it are drawn meanwhile.
+let most = 0;
+const look = () => (most = Math.max(most, threads()));
 const run = async (job) => {
-  let most = 0;
-  const outcome = await job(() => (most = Math.max(most, threads()))).then(() => 'done', (error) => error.reason);
+  most = 0;
+  const outcome = await job().then(() => 'done', (error) => error.reason);
   await new Promise((resolve) => setTimeout(resolve, 50));
   console.log(JSON.stringify([outcome, most > 0, threads()]));
 };
 const folder = ${JSON.stringify(folder)};
 const film = (bad, name, rest = {}) => render(failsAt(bad), { to: folder + '/' + name, frames: [0, 19], threads: 2, ...rest });
-await run((onProgress) => film(-1, '%02d.png', { onProgress }));
-await run((onProgress) => film(-1, '%02d.png', { onProgress, seed: 2 }));
-await run((onProgress) => film(7, 'a.gif', { onProgress }));
+await run(() => film(-1, '%02d.png'));
+await run(() => film(-1, '%02d.png', { seed: 2 }));
+await run(() => film(7, 'a.gif'));
 const end = new AbortController();
-await run((look) => film(-1, 'b.gif', { signal: end.signal, onProgress: (done) => (look(), done > 2 && end.abort()) }));
+await run(() => film(-1, 'b.gif', { signal: end.signal, onProgress: (done) => done > 2 && end.abort() }));
 await run(async () => (await ChunkJoiner.open(failsAt(-1), folder + '/c.gif', { frames: [0, 19], threads: 2 })).abandon());
 `,
 );
