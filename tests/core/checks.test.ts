@@ -557,6 +557,13 @@ describe('nothing is found', () => {
         canvas.toCanvas([20, 20]);
       });
     }],
+    ['in the same by chance, turned and mirrored', (canvas, { random }) => {
+      for (let i = 0; i < 6; i++)
+        canvas.group({ translate: [160, 90], rotate: i * 60, scale: i % 2 === 0 ? 1 : [1, -1] }, () => {
+          const { between } = random.stream('leaf');
+          for (let k = 0; k < 3; k++) canvas.circle({ at: [between(20, 70), between(-9, 9)], radius: 5, fill: '#24506a' });
+        });
+    }],
     ['in a line that trembles', (canvas, { frame, random }) => {
       const { between } = random.stream(frame);
       const points = random.times(8, (i): [number, number] => [40 + 30 * i + between(-1, 1), 90 + between(-1, 1)]);

@@ -124,8 +124,11 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
       }),
     paint: takingAsMuch(sketch.paint, (canvas, moment, state) => {
       const before = noted.log && valuesOf(state);
-      const result: unknown = notingPolar(noted.log, canvas, () =>
-        throughEngine(noted, () => sketch.paint(watchedCanvas(canvas, noted), watchedMoment(moment, noted), state)),
+      const result: unknown = notingPolar(
+        noted.log,
+        canvas,
+        () =>
+        throughEngine(noted, () => sketch.paint(watchedCanvas(canvas, noted), watchedMoment(moment, noted, () => bearingOf(canvas)), state)), // prettier-ignore
       );
       const after = before && valuesOf(state);
       noted.changed ??= firstChange(before?.values, after?.values);
@@ -141,7 +144,15 @@ function takingAsMuch<Made extends (...given: never) => unknown>(own: Made, made
   return Object.defineProperty(made, 'length', { value: own.length });
 }
 
-function watchedMoment(moment: Moment, noted: Noted): Moment {
+/** How the units of a canvas are turned and scaled, wherever they are. */
+function bearingOf(canvas: Canvas): string {
+  const [origin, right, down] = [[0, 0], [1, 0], [0, 1]].map((point) => canvas.toCanvas(point)); // prettier-ignore
+  const parts = [right.x - origin.x, right.y - origin.y, down.x - origin.x, down.y - origin.y];
+  return parts.map((part) => part.toFixed(6)).join(' ');
+}
+
+/** @param bearing how what is drawn at the moment is turned: the same by chance, turned or mirrored, is meant so */
+function watchedMoment(moment: Moment, noted: Noted, bearing = (): string => ''): Moment {
   const streams = new Set<string>();
   const random = new Proxy(moment.random, {
     get(target, name) {
@@ -150,8 +161,9 @@ function watchedMoment(moment: Moment, noted: Noted): Moment {
       return (...given: unknown[]) => {
         if (name === 'stream') {
           const key = String(given[0]);
-          if (streams.has(key)) noted.streams.push({ key, line: sketchLine() });
-          streams.add(key);
+          const known = `${key} ${bearing()}`;
+          if (streams.has(known)) noted.streams.push({ key, line: sketchLine() });
+          streams.add(known);
         }
         return Reflect.apply(value, target, given) as unknown;
       };
