@@ -1,4 +1,16 @@
-import { defineSketch, dial, hsl, linearGradient, picture, polar, rgb, swing, wrap, type Sketch } from 'frame-juggler';
+import {
+  defineSketch,
+  dial,
+  hsl,
+  linearGradient,
+  picture,
+  polar,
+  ramp,
+  rgb,
+  swing,
+  wrap,
+  type Sketch,
+} from 'frame-juggler';
 import { palette } from '../palette.ts';
 
 /*
@@ -108,6 +120,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas) {
         canvas.rect({ from: [0, 0], to: [320, 120], fill: deep });
+      },
+    }),
+  },
+  bars: {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        [60, 110, 35, 90].forEach((level, i) => {
+          canvas.rect({ at: [60 + i * 66, 180 - level], size: [30, level], fill: deep }); // ←
+        });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        [60, 110, 35, 90].forEach((level, i) => {
+          canvas.rect({ at: [60 + i * 66, 180], anchor: 'bottom', size: [30, level], fill: deep });
+        });
       },
     }),
   },
@@ -373,6 +403,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       paint(canvas) {
         const dusk = linearGradient({ from: [0, 0], to: [0, 1], units: 'box', stops: [lamp, deep] });
         canvas.rect({ from: [40, 20], to: [280, 160], fill: dusk });
+      },
+    }),
+  },
+  'beyond-ramp': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        const shades = ramp([deep, lamp]);
+        for (let i = 0; i < 6; i++) canvas.circle({ at: [35 + i * 50, 90], radius: 20, fill: shades(i) }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        const shades = ramp([deep, lamp]);
+        for (let i = 0; i < 6; i++) canvas.circle({ at: [35 + i * 50, 90], radius: 20, fill: shades(i / 5) });
       },
     }),
   },

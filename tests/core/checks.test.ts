@@ -7,9 +7,11 @@ import {
   gray,
   keyframes,
   linearGradient,
+  maths,
   polar,
   picture,
   radialGradient,
+  ramp,
   hsl,
   rgb,
   defineSketch,
@@ -38,7 +40,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'barely-moves channels clock degrees exact-moment flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
+  'barely-moves beyond-ramp channels clock degrees exact-moment flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -330,6 +332,16 @@ describe('a mistake is found', () => {
       for (let x = 0; x < 320; x += 40)
         for (let y = 0; y < 180; y += 36) canvas.rect({ at: [x, y], size: [36, 32], fill: '#24506a' });
     }, 'corner: the first rect of 40 has its middle on the corner of the canvas'],
+    ['in bars that were to stand on the lower edge', (canvas) => {
+      for (const [i, level] of [30, 90, 60].entries()) canvas.rect({ at: [60 + i * 60, 180], size: [30, level], fill: '#24506a' });
+    }, 'bars: 3 rect items of different lengths have one middle, and reach beyond the bottom of the canvas'],
+    ['in degrees for the sine of the library', (canvas) => {
+      for (let angle = 0; angle < 360; angle += 30)
+        canvas.circle({ at: [160 + 60 * maths.cos(angle), 90 + 60 * maths.sin(angle)], radius: 5, fill: '#24506a' });
+    }, 'degrees: maths.cos is given 30, 60, 90 and so on, which look like degrees'],
+    ['in an angle of the arc tangent of the library', (canvas) => {
+      canvas.rect({ at: [160, 90], size: [80, 20], rotate: maths.atan2(40, 70), fill: '#24506a' });
+    }, 'radians: rect is given 0.5191°, which comes from maths.atan2: 29.7449° in radians'],
     ['in a line that never has a point', (canvas) => {
       canvas.rect({ at: [160, 90], size: 40, fill: '#24506a' });
       canvas.polyline({ points: [], stroke: 'teal' });
@@ -398,6 +410,9 @@ describe('a mistake is found', () => {
       canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('Cran') ? '#f1b64e' : '#24506a', label: 'crane' });
       canvas.rect({ at: [250, 90], size: 30, fill: pointer.over('crane') ? '#f1b64e' : '#24506a' });
     }, 'unknown-label: pointer.over asks for “Cran”, and nothing has that label; there is “crane”'],
+    ['in a place under the pointer that no shape was named', (canvas, { pointer }) => {
+      canvas.circle({ at: [90, 90], radius: 30, fill: pointer.over('crane') ? '#f1b64e' : '#24506a' });
+    }, 'unknown-label: pointer.over asks for “crane”, and nothing has a label'],
     ['in a turn behind the last shape of its group', (canvas) => {
       canvas.group({ translate: [90, 90] }, () => {
         canvas.rect({ at: [0, 0], size: 40, fill: '#24506a' });
@@ -556,6 +571,14 @@ describe('nothing is found', () => {
         canvas.rotate(30);
         canvas.toCanvas([20, 20]);
       });
+    }],
+    ['in bars about a line, and in a tunnel of rectangles', (canvas) => {
+      for (const [i, level] of [30, 90, 60].entries()) canvas.rect({ at: [40 + i * 30, 90], size: [20, level], fill: '#24506a' });
+      for (let size = 200; size > 20; size -= 60) canvas.rect({ at: [250, 90], size, fill: 'none', stroke: 'teal' });
+    }],
+    ['in colors beyond the end of a ramp, of distances', (canvas) => {
+      const glow = ramp(['#24506a', '#f1b64e']);
+      for (let x = 30; x < 300; x += 30) canvas.circle({ at: [x, 90], radius: 10, fill: glow(Math.abs(x - 160) / 50) });
     }],
     ['in the same by chance, turned and mirrored', (canvas, { random }) => {
       for (let i = 0; i < 6; i++)

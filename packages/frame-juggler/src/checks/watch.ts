@@ -1,6 +1,6 @@
 import type { Canvas } from '../canvas/canvas.ts';
 import type { Noise } from '../chance/noise.ts';
-import { polarWatch } from '../geometry/angle.ts';
+import { callWatch } from '../call-watch.ts';
 import { sketchLine, type SourceLine } from '../source-line.ts';
 import type { Pointer } from '../sketch/input.ts';
 import { withParts, type Moment, type Sketch } from '../sketch/sketch.ts';
@@ -124,12 +124,8 @@ export function watched(sketch: Sketch, noted: Noted): Sketch {
       }),
     paint: takingAsMuch(sketch.paint, (canvas, moment, state) => {
       const before = noted.log && valuesOf(state);
-      const result: unknown = notingPolar(
-        noted.log,
-        canvas,
-        () =>
-        throughEngine(noted, () => sketch.paint(watchedCanvas(canvas, noted), watchedMoment(moment, noted, () => bearingOf(canvas)), state)), // prettier-ignore
-      );
+      const paint = (): unknown => sketch.paint(watchedCanvas(canvas, noted), watchedMoment(moment, noted, () => bearingOf(canvas)), state); // prettier-ignore
+      const result = throughEngine(noted, paint, canvas);
       const after = before && valuesOf(state);
       noted.changed ??= firstChange(before?.values, after?.values);
       noted.written ??= firstChange(before?.pictures, after?.pictures);
@@ -257,21 +253,6 @@ function watchedCanvas(canvas: Canvas, noted: Noted): Canvas {
   });
 }
 
-/** Calls what is given, and notes the calls of `polar` among those of the canvas. */
-function notingPolar<Result>(log: PaintLog | undefined, canvas: Canvas, call: () => Result): Result {
-  if (log === undefined) return call();
-  polarWatch.onCall = (options) => {
-    const place = canvas.recorded;
-    const { depth } = log;
-    log.events.push({ type: 'call', call: { name: 'polar', given: [options], line: sketchLine(), first: place, end: place, depth } }); // prettier-ignore
-  };
-  try {
-    return call();
-  } finally {
-    polarWatch.onCall = undefined;
-  }
-}
-
 function within<Result>(log: PaintLog, body: () => Result): Result {
   enter(log);
   const saves = log.saves.length;
@@ -332,22 +313,39 @@ const inverse = ['atan2', 'atan', 'asin', 'acos'];
 /** So many angles that they gave are kept: they are numbers, no more. */
 const maxArcs = 100_000;
 
+/** Notes an angle that a function of angles was given, or that one gave. */
+function noteAngle(noted: Noted, call: string, given: number, result: number): void {
+  if (inverse.some((name) => call.endsWith(`.${name}`))) {
+    if (result !== 0 && noted.arcs.size < maxArcs) noted.arcs.set(angleKey(result), call);
+  } else if (given !== 0 && noted.angles.length < (noted.log === undefined ? maxAngles : 2 * maxAngles))
+    noted.angles.push({ call, angle: given, line: sketchLine() });
+}
+
+/** Notes a call of the library among those of a canvas. */
+function noteCall(log: PaintLog, canvas: Canvas, name: string, given: readonly unknown[]): void {
+  const place = canvas.recorded;
+  const { depth } = log;
+  log.events.push({ type: 'call', call: { name, given, line: sketchLine(), first: place, end: place, depth } });
+}
+
 /**
- * Calls the sketch's code, and notes what it asks of the engine: chance, clocks, and what angles it gives and gets. The
- * engine is as before afterwards.
+ * Calls the sketch's code, and notes what it asks of the engine, and of the library beside the canvas: chance, clocks, and
+ * what angles it gives and gets. All is as before afterwards.
+ * @param canvas the one that it paints on
  */
-function throughEngine<T>(noted: Noted, call: () => T): T {
+function throughEngine<T>(noted: Noted, call: () => T, canvas?: Canvas): T {
   const before = chancy.map(([holder, name]) => (holder as Record<string, unknown>)[name]);
   const functions = [...trigonometric, ...inverse].map((name) => [name, maths[name]] as const);
   for (const [name, engineFunction] of functions)
     maths[name] = (...given) => {
       const result = engineFunction(...given);
-      if (inverse.includes(name)) {
-        if (result !== 0 && noted.arcs.size < maxArcs) noted.arcs.set(angleKey(result), `Math.${name}`);
-      } else if (given[0] !== 0 && noted.angles.length < (noted.log === undefined ? maxAngles : 2 * maxAngles))
-        noted.angles.push({ call: `Math.${name}`, angle: given[0], line: sketchLine() });
+      noteAngle(noted, `Math.${name}`, given[0], result);
       return result;
     };
+  callWatch.onCall = (name, given, result) => {
+    if (result !== undefined) noteAngle(noted, name, given[0] as number, result);
+    else if (canvas !== undefined && noted.log !== undefined) noteCall(noted.log, canvas, name, given);
+  };
   const engineDate = globalThis.Date;
   chancy.forEach(([holder, name, words], i) => {
     (holder as Record<string, unknown>)[name] = (...given: unknown[]): unknown => {
@@ -367,6 +365,7 @@ function throughEngine<T>(noted: Noted, call: () => T): T {
     return call();
   } finally {
     globalThis.Date = engineDate;
+    callWatch.onCall = undefined;
     for (const [name, engineFunction] of functions) maths[name] = engineFunction;
     chancy.forEach(([holder, name], i) => ((holder as Record<string, unknown>)[name] = before[i]));
   }

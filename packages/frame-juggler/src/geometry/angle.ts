@@ -1,3 +1,4 @@
+import { callWatch } from '../call-watch.ts';
 import { atan2 } from '../maths/arc.ts';
 import { sinCos } from '../maths/degrees.ts';
 import { degrees, finite } from '../schema/kind.ts';
@@ -29,9 +30,6 @@ const polarTable = {
 export interface PolarOptions extends Options<typeof polarTable> {}
 const polarOptions = schemaOf(polarTable, '{ angle: 30, distance: 100 }');
 
-/** Who is told of the calls of `polar`, while a sketch is watched: they are no calls of a canvas, which could be watched itself. */
-export const polarWatch: { onCall: ((options: PolarOptions) => void) | undefined } = { onCall: undefined };
-
 /**
  * The point at an angle and a distance from another, by its polar coordinates. They have names, as some write the angle
  * first and some the distance. Exact at multiples of 90 degrees.
@@ -39,7 +37,7 @@ export const polarWatch: { onCall: ((options: PolarOptions) => void) | undefined
  */
 export function polar(options: PolarOptions): Place {
   polarOptions.check('polar', options);
-  polarWatch.onCall?.(options);
+  callWatch.onCall?.('polar', [options]);
   const { angle, distance, from = [0, 0] } = options;
   const { sin, cos } = sinCos(angle);
   return { x: xOf(from) + distance * cos, y: yOf(from) + distance * sin };

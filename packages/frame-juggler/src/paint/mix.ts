@@ -1,3 +1,4 @@
+import { callWatch } from '../call-watch.ts';
 import { finite, fraction, oneOf, type ValueOf } from '../schema/kind.ts';
 import { colorFunctions, type ColorFunction } from './color-functions.ts';
 import { fromUnits, readColor, readStops, type Color, type ColorLike, type Stop } from './color.ts';
@@ -83,6 +84,7 @@ export function ramp(stops: readonly Stop[], space: MixSpace = 'oklab'): (t: num
   const { length } = list;
   return (t) => {
     finite.read('ramp', 't', t);
+    callWatch.onCall?.('ramp', [t, list[0].offset, list[length - 1].offset]);
     if (t <= list[0].offset) return list[0].color;
     if (t >= list[length - 1].offset) return list[length - 1].color;
     const next = list.findIndex(({ offset }) => offset >= t);

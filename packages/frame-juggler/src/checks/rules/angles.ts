@@ -189,7 +189,7 @@ const isWholeAngle = (value: number): boolean => Number.isInteger(value / 5);
 const degrees: Rule = {
   name: 'degrees',
   title: 'Degrees given to Math.sin or Math.cos',
-  why: 'Math.sin, Math.cos and Math.tan take radians, unlike the calls of the canvas: 30 is nearly five turns to them.',
+  why: 'Math.sin, Math.cos and Math.tan take radians, and so do those of maths, unlike the calls of the canvas: 30 is nearly five turns to them.',
   cure: 'polar({ angle, distance: 60, from: [160, 90] }) is the point 60 away from there at that angle; Math.cos itself wants (angle * Math.PI) / 180.',
   find: ({ noted }: Evidence) =>
     byLine(

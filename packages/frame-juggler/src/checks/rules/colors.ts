@@ -38,6 +38,27 @@ function isFractional(paint: ItemPaint | undefined): boolean {
 /** An item's box in its own units, which are those of its gradients. */
 const ownBox = (item: Item): Box => pathBox(item.outlines, identity, item.start, item.end);
 
+const beyondRamp: Rule = {
+  name: 'beyond-ramp',
+  title: 'A ramp given whole numbers',
+  why: 'A ramp runs from 0 to 1, if its stops have no places of their own, and beyond its ends it has one color.',
+  cure: 'Divide by the last of them: shades(i / (count - 1)).',
+  find: ({ details }) =>
+    callsByLine(details).flatMap((calls) => {
+      const asked = calls.filter(({ at, call }) => at === calls[0].at && call.name === 'ramp');
+      const [places, beyond] = [asked, asked.filter(({ call }) => isBeyond(call))].map((some) => new Set(some.map(({ call }) => call.given[0] as number))); // prettier-ignore
+      if (![...places].every(Number.isInteger) || beyond.size < 2 || beyond.size * 2 < places.size) return [];
+      const text = `a ramp is asked for ${[...places].slice(0, 4).join(', ')}${places.size > 4 ? ' and so on' : ''}, and has one color for ${beyond.size} of them`;
+      return [{ line: asked[0].call.line, frame: undefined, text }];
+    }),
+};
+
+/** Whether a ramp is asked for what lies beyond its ends. */
+function isBeyond({ given }: NotedCall): boolean {
+  const [place, first, last] = given as readonly number[];
+  return place < first || place > last;
+}
+
 const flatGradient: Rule = {
   name: 'flat-gradient',
   title: 'A gradient of which one color shows',
@@ -140,4 +161,4 @@ const hues: Rule = {
     }),
 };
 
-export const colorRules: readonly Rule[] = [fractions, flatGradient, channels, hues];
+export const colorRules: readonly Rule[] = [fractions, beyondRamp, flatGradient, channels, hues];

@@ -29,13 +29,7 @@ const corner: Rule = {
       const { detail } = all[0];
       const { canvas } = detail;
       const boxes = all.map(({ seen }) => seen.description.box);
-      const isMeant = all.some(({ seen: { item, place }, detail: { log: own } }) => {
-        if (item.shape !== 'rect' && item.shape !== 'picture') return true;
-        const call = own.callOf(place);
-        const options = call === undefined ? {} : optionsOf(call);
-        return !('at' in options) || 'anchor' in options;
-      });
-      if (isMeant) return [];
+      if (!all.every(({ seen, detail: own }) => isByMiddle(seen, own))) return [];
       const [first] = boxes;
       const [wide, high] = [(first.right - first.left) / 2, (first.bottom - first.top) / 2];
       const [x, y] = middle(first);
@@ -48,6 +42,49 @@ const corner: Rule = {
       return [{ line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
     }),
 };
+
+/** Whether a call that drew a rect or a picture gave it the place of its middle, as `at`. */
+function isByMiddle({ item: { shape }, place }: SeenItem, { log }: Detail): boolean {
+  if (shape !== 'rect' && shape !== 'picture') return false;
+  const call = log.callOf(place);
+  const options = call === undefined ? {} : optionsOf(call);
+  return 'at' in options && !('anchor' in options);
+}
+
+const bars: Rule = {
+  name: 'bars',
+  title: 'Bars that stand on no line',
+  why: '`at` is the middle of a shape: bars of different lengths that are placed by their ends reach half as far on both sides of it.',
+  cure: "Let the end that all have in common go to `at`: at: [x, height], anchor: 'bottom', size: [30, value].",
+  find: ({ details }) =>
+    itemsByLine(details).flatMap((entry) => {
+      const [{ detail, items }] = framesOf(entry);
+      if (!items.every((one) => isByMiddle(one, detail))) return [];
+      const seen = [0, 1].map((axis) => standAt(items, axis, detail)).find((found) => found !== undefined);
+      if (seen === undefined) return [];
+      const text = `${called(items)} of different lengths ${seen}`;
+      return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+    }),
+};
+
+/**
+ * How items that lie side by side stand, if their middles along an axis were taken for an end of theirs; undefined where
+ * they were not.
+ */
+function standAt(items: readonly SeenItem[], axis: number, { canvas }: Detail): string | undefined {
+  const [lo, hi] = axis === 0 ? (['left', 'right'] as const) : (['top', 'bottom'] as const);
+  const boxes = items.map(({ description: { box } }) => box);
+  const middles = boxes.map(middle);
+  const lengths = boxes.map((box) => box[hi] - box[lo]);
+  const areApart = [middles.map((each) => each[1 - axis]), lengths].every((values) => new Set(values.map((value) => value.toFixed(2))).size >= 3); // prettier-ignore
+  if (!areApart) return undefined;
+  const ends = middles.map((each, i) => each[axis] + lengths[i]);
+  if (rangeOf(ends) < 0.01 && isAt(ends[0], canvas[hi]))
+    return `would all reach the ${hi} of the canvas if they were placed by their ${lo}`;
+  const isCut = [boxes.some((box) => box[lo] < canvas[lo] - 1), boxes.some((box) => box[hi] > canvas[hi] + 1)];
+  if (isCut[0] === isCut[1] || rangeOf(middles.map((each) => each[axis])) >= 0.01) return undefined;
+  return `have one middle, and reach beyond the ${isCut[0] ? lo : hi} of the canvas`;
+}
 
 const rangeOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
 
@@ -220,4 +257,4 @@ function isolatedGroup(group: Group | undefined): Group | undefined {
   return at;
 }
 
-export const placeRules: readonly Rule[] = [corner, unscaled, noiseRange, noiseSteps, placedTwice, samePlace];
+export const placeRules: readonly Rule[] = [corner, bars, unscaled, noiseRange, noiseSteps, placedTwice, samePlace];

@@ -26,16 +26,18 @@ const unknownLabel: Rule = {
   title: 'A label that nothing has',
   why: 'What pointer.over is asked for is never under the pointer.',
   cure: "Give the label to what is meant, canvas.circle({ at: [160, 90], radius: 40, label: 'bell' }), and ask for it as it is written there.",
-  find({ noted, course, sketch }) {
+  find({ noted, course, details, sketch }) {
+    const hasLabels = details.some(({ items }) => items.some(({ item }) => item.label !== undefined || item.group?.label !== undefined)); // prettier-ignore
     const there = new Set(course.flatMap(({ names }) => names));
     // One that the code has twice may be given to something that is drawn later.
     const isElsewhere = (label: string): boolean => sketch.code.split(label).length > 2;
     return [...noted.labels].flatMap(([label, line]) => {
       if (there.has(label) || isElsewhere(label)) return [];
       const near = nearest(label, there);
-      // A label like no other is more likely one of something that comes later.
-      if (near === undefined) return [];
-      return [{ line, frame: undefined, text: `pointer.over asks for “${label}”, and nothing has that label; there is “${near}”` }]; // prettier-ignore
+      // A label like no other is more likely one of something that comes later, where there are labels at all.
+      if (near === undefined && (hasLabels || sketch.code.includes('label'))) return [];
+      const text = `pointer.over asks for “${label}”, and nothing has ${near === undefined ? 'a label' : `that label; there is “${near}”`}`;
+      return [{ line, frame: undefined, text }];
     });
   },
 };
