@@ -332,6 +332,12 @@ describe('a mistake is found', () => {
       for (let x = 0; x < 320; x += 40)
         for (let y = 0; y < 180; y += 36) canvas.rect({ at: [x, y], size: [36, 32], fill: '#24506a' });
     }, 'corner: the first rect of 40 has its middle on the corner of the canvas'],
+    ['in a row that goes on by a translate and by its places', (canvas) => {
+      for (let i = 0; i < 6; i++) {
+        canvas.translate([40, 0]);
+        canvas.circle({ at: [i * 40, 90], radius: 15, fill: '#24506a' });
+      }
+    }, 'placed-twice: 6 circle items move on by a translate, and as far again by their places'],
     ['in bars that were to stand on the lower edge', (canvas) => {
       for (const [i, level] of [30, 90, 60].entries()) canvas.rect({ at: [60 + i * 60, 180], size: [30, level], fill: '#24506a' });
     }, 'bars: 3 rect items of different lengths have one middle, and reach beyond the bottom of the canvas'],

@@ -203,22 +203,42 @@ const placedTwice: Rule = {
   cure: 'Draw it at: [0, 0] after the translate, or leave that out: canvas.group({ translate: [160, 90] }, () => canvas.circle({ at: [0, 0], … })).',
   find: ({ details }) =>
     itemsByLine(details).flatMap((entry) => {
-      if (!entry.all.every(({ detail, seen }) => isPlacedTwice(seen, detail))) return [];
       const [{ detail, items }] = framesOf(entry);
+      const numbers = items.map(({ place }) => place + 1);
+      if (areMovedTwice(items, detail)) return [{ line: entry.line, frame: detail.at, items: numbers, text: `${called(items)} move on by a translate, and as far again by their places` }]; // prettier-ignore
+      if (!entry.all.every(({ detail, seen }) => isPlacedTwice(seen, detail))) return [];
       const [x, y] = items[0].item.transform.slice(4).map((each) => Number(each.toFixed(2)));
       const text = `${called(items)} ${verb(items, 'is', 'are')} at [${x}, ${y}] after a translate by just that`;
-      return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+      return [{ line: entry.line, frame: detail.at, text, items: numbers }];
     }),
 };
 
-/** Whether an item lies as far from the origin of its group as that from the canvas's, and twice as far is no place on it. */
-function isPlacedTwice({ item: { transform }, place }: SeenItem, { canvas, log }: Detail): boolean {
+/** The place that a call gave to an item, in the units of its group; undefined where it turns or scales it as well. */
+function givenPlace({ place }: SeenItem, { log }: Detail): readonly [number, number] | undefined {
   const call = log.callOf(place);
   const { at, rotate = 0, scale = 1 } = call === undefined ? {} : optionsOf(call);
-  if (!isPoint(at) || rotate !== 0 || scale !== 1) return false;
-  const [x, y] = [xOf(at as Point), yOf(at as Point)];
+  return isPoint(at) && rotate === 0 && scale === 1 ? [xOf(at as Point), yOf(at as Point)] : undefined;
+}
+
+/** Whether items lie in a row, of which each step is one of their group's and one of their own, and the row leaves the canvas. */
+function areMovedTwice(items: readonly SeenItem[], detail: Detail): boolean {
+  if (items.length < 3 || !items.some(({ description: { hidden } }) => hidden === 'off the canvas')) return false;
+  const places = items.map((seen) => givenPlace(seen, detail));
+  return items.slice(1).every(({ item: { transform } }, i) => {
+    const [from, to] = [places[i], places[i + 1]];
+    const before = items[i].item.transform;
+    if (from === undefined || to === undefined || ![0, 1, 2, 3].every((part) => transform[part] === before[part])) return false; // prettier-ignore
+    const [x, y] = [to[0] - from[0], to[1] - from[1]];
+    return (x !== 0 || y !== 0) && Math.abs(transform[4] - before[4] - x) + Math.abs(transform[5] - before[5] - y) < 1e-6; // prettier-ignore
+  });
+}
+
+/** Whether an item lies as far from the origin of its group as that from the canvas's, and twice as far is no place on it. */
+function isPlacedTwice(seen: SeenItem, detail: Detail): boolean {
+  const [x, y] = givenPlace(seen, detail) ?? [0, 0];
+  const { transform } = seen.item;
   const isSame = Math.abs(transform[4] - x) + Math.abs(transform[5] - y) < 1e-6;
-  return isSame && x > 0 && y > 0 && (2 * x >= canvas.right || 2 * y >= canvas.bottom);
+  return isSame && x > 0 && y > 0 && (2 * x >= detail.canvas.right || 2 * y >= detail.canvas.bottom);
 }
 
 const samePlace: Rule = {
