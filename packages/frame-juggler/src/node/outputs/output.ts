@@ -10,7 +10,7 @@ export interface Output {
   /** Whether a frame is there already, and need not be made. */
   has?(frame: number): boolean;
   /** Whether frames may be put in as they are drawn, several at a time: each is a file of its own. */
-  readonly inAnyOrder?: true;
+  readonly inAnyOrder?: boolean;
   /** Takes a frame; they come in order, one after the other, if not in any. */
   add(frame: number, bytes: Uint8Array): Promise<void>;
   /** All frames are in: the file appears now. */

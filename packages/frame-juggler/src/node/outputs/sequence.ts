@@ -61,8 +61,8 @@ async function sequenceIn(
   const last = Math.max(...there);
   there.delete(last);
   return {
-    // To replace a file takes a disk as long as to draw a small frame.
-    inAnyOrder: true,
+    // To replace a file takes a disk as long as to draw a small frame. None may come before the one that is made again.
+    inAnyOrder: last === -Infinity,
     has: (frame) => there.has(frame),
     async add(frame, bytes) {
       const file = frameFile(output, frame);
