@@ -1,4 +1,4 @@
-import { readdirSync, rmSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { afterAll, expect, test } from '@jest/globals';
 import { defineSketch } from 'frame-juggler';
@@ -36,3 +36,16 @@ test('a sequence that would be continued otherwise than it began is not, nor is 
   await expect(resumed).rejects.toThrow(/09\.png is not what the sketch paints now/);
   expect(filesIn('tides')).toHaveLength(10);
 });
+
+test.each([[0], [0.9]])('a file of video, whose frames share memory, has the bytes of a stream, under a carry of %d', async (carry) => {
+  const moving = defineSketch({
+    canvas: { width: 61, height: 40, background: 'white' },
+    carry,
+    frameRate: 10,
+    duration: 4,
+    paint: (canvas, { frame }) => canvas.circle({ at: [frame, 20], radius: 9, fill: 'teal' }),
+  });
+  const file = path.join(folder.path, `carry-${carry}.y4m`);
+  await render(moving, { to: file });
+  expect(readFileSync(file).equals(await render(moving, { format: 'y4m' }))).toBe(true);
+}); // prettier-ignore

@@ -21,12 +21,22 @@ export function evenSide(side: number): number {
 
 const frameLine = new TextEncoder().encode('FRAME\n');
 
-/** One picture with its header line. @param planes brightness, blue and red, as a raster surface gives them */
-export function y4mFrame(planes: Uint8Array): Uint8Array {
-  const result = new Uint8Array(frameLine.length + planes.length);
+/**
+ * One picture with its header line.
+ * @param planes brightness, blue and red, as a raster surface gives them
+ * @param into where it goes if it has that room; `new` is memory that threads can share, undefined such as they cannot
+ */
+export function y4mFrame(planes: Uint8Array, into?: Uint8Array | 'new'): Uint8Array {
+  const length = frameLine.length + planes.length;
+  const result = roomFor(length, into);
   result.set(frameLine);
   result.set(planes, frameLine.length);
   return result;
+}
+
+function roomFor(length: number, into: Uint8Array | 'new' | undefined): Uint8Array {
+  if (into === undefined) return new Uint8Array(length);
+  return typeof into === 'object' && into.length === length ? into : new Uint8Array(new SharedArrayBuffer(length));
 }
 
 /** A frame rate as a fraction: whole rates over 1, rates of television over 1001. */

@@ -25,6 +25,8 @@ export function drawPoolFor(
 /** Draws frames in threads, or in this one if there are to be none. */
 export class DrawPool {
   private own: DrawingThreads | undefined;
+  /** Memory of frames that were given back. */
+  private readonly free: Uint8Array[] = [];
 
   /**
    * @param threads how many, 0 for none; they start with the first task, or before it where that is known to come
@@ -45,12 +47,26 @@ export class DrawPool {
     return this.threads === 0 ? 1 : this.threads * 3;
   }
 
-  /** What is only to be packed is transferred, not copied: the caller cannot use it afterwards. */
-  async draw(task: DrawTask | PackTask): Promise<Uint8Array> {
+  /**
+   * What is only to be packed is transferred, not copied: the caller cannot use it afterwards.
+   * @param reused whether the caller gives the bytes back, by `reuse`: large frames then come in memory that is there
+   */
+  async draw(given: DrawTask | PackTask, reused = false): Promise<Uint8Array> {
+    const task = reused ? this.withRoom(given) : given;
     if (this.threads === 0) return draw(task);
     const sent = 'frames' in task ? { ...task, frames: task.frames.map(withSharedPictures) } : task;
     const packed = 'indices' in task ? task.indices : 'unpacked' in task ? task.unpacked : undefined;
     return (await this.run(sent, packed === undefined ? [] : [packed.buffer as ArrayBuffer])) as Uint8Array;
+  }
+
+  /** Takes bytes back that nobody reads any more. */
+  reuse(bytes: Uint8Array): void {
+    if (bytes.buffer instanceof SharedArrayBuffer) this.free.push(bytes);
+  }
+
+  private withRoom(task: DrawTask | PackTask): DrawTask | PackTask {
+    if (!('product' in task) || task.product.type !== 'y4m') return task;
+    return { ...task, product: { ...task.product, into: this.free.pop() ?? 'new' } };
   }
 
   /** Draws a share of a frame. */

@@ -18,8 +18,11 @@ export type Product =
   | { readonly type: 'pixels' }
   /** As a surface keeps it. */
   | { readonly type: 'kept' }
-  /** @property even whether odd sides are made even */
-  | { readonly type: 'y4m'; readonly chroma: Chroma; readonly even?: true };
+  /**
+   * @property even whether odd sides are made even
+   * @property into memory that threads share, to be written to: that of an earlier frame, if it suits, or `new`
+   */
+  | { readonly type: 'y4m'; readonly chroma: Chroma; readonly even?: true; readonly into?: Uint8Array | 'new' };
 
 /** What is to be drawn: frames, each over what is left of the one before, or what is drawn already. */
 export type DrawTask = { readonly product: Product } & (
@@ -113,10 +116,10 @@ function inUtf8(parts: Iterable<string>): Buffer {
 /** What is made of what the surface has drawn. */
 const encoders: Encoders = {
   png: (surface, { texts }) => packPng(surface.packed, texts),
-  y4m: (surface, { chroma, even }) => {
+  y4m: (surface, { chroma, even, into }) => {
     const { width, height } = surface.size;
     const [wide, high] = even === true ? [evenSide(width), evenSide(height)] : [width, height];
-    return y4mFrame(surface.videoPlanes(wide, high, chroma === '420'));
+    return y4mFrame(surface.videoPlanes(wide, high, chroma === '420'), into);
   },
   // A copy, because the surface draws its next frame into the same memory.
   pixels: (surface) => surface.drawn.data.slice(),

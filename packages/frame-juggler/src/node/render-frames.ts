@@ -36,6 +36,7 @@ export type Under = { readonly early: number } | { readonly picture: KeptPixels 
 export async function renderFrames(run: Run, output: Output, options: RenderOptions): Promise<void> {
   const { pool, signal, onFrame } = options;
   const queue: { readonly bytes: Promise<Uint8Array>; readonly written: Promise<void> }[] = [];
+  const { letsGo = false } = output;
   let done = 0;
   const settle = async (max: number): Promise<void> => {
     while (queue.length > max) await queue.shift()!.written;
@@ -44,7 +45,9 @@ export async function renderFrames(run: Run, output: Output, options: RenderOpti
   const write = async (frame: number, bytes: Promise<Uint8Array>, isEnd: boolean, before: Promise<void>) => {
     if (isEnd || output.inAnyOrder !== true) await before;
     if (isEnd) return options.onEnds!(frame, await bytes);
-    await output.add(frame, await bytes);
+    const made = await bytes;
+    await output.add(frame, made);
+    if (letsGo) pool.reuse(made);
     await before;
     onFrame(++done);
   };
@@ -60,7 +63,7 @@ export async function renderFrames(run: Run, output: Output, options: RenderOpti
       const { frame, work, isEnd = false } = next.value;
       if (work === undefined) onFrame(++done);
       else {
-        const bytes = Promise.resolve(work.task).then((task) => pool.draw(task)).finally(work.release); // prettier-ignore
+        const bytes = Promise.resolve(work.task).then((task) => pool.draw(task, letsGo)).finally(work.release); // prettier-ignore
         written = write(frame, bytes, isEnd, written);
         queue.push({ bytes, written });
         // Both are awaited later: till then their failure must not count as unhandled.

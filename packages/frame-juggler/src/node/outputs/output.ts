@@ -11,6 +11,8 @@ export interface Output {
   has?(frame: number): boolean;
   /** Whether frames may be put in as they are drawn, several at a time: each is a file of its own. */
   readonly inAnyOrder?: boolean;
+  /** Whether it needs a frame's bytes no more once it has taken them, so that later ones may come in the same memory. */
+  readonly letsGo?: boolean;
   /** Takes a frame; they come in order, one after the other, if not in any. */
   add(frame: number, bytes: Uint8Array): Promise<void>;
   /** All frames are in: the file appears now. */

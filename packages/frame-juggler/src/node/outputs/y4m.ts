@@ -7,6 +7,8 @@ export async function openY4m(file: Destination, setting: OutputSetting, chroma:
   const sink = await openSink(file);
   await sink.write(y4mHead(setting.width, setting.height, setting.frameRate, chroma));
   return {
+    // Whoever else takes the bytes may keep them.
+    letsGo: typeof file === 'string',
     add: (_, bytes) => sink.write(bytes),
     async finish() {
       await sink.commit();
