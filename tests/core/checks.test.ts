@@ -338,6 +338,10 @@ describe('a mistake is found', () => {
         canvas.circle({ at: [i * 40, 90], radius: 15, fill: '#24506a' });
       }
     }, 'placed-twice: 6 circle items move on by a translate, and as far again by their places'],
+    ['in what time moves by a translate and by its place', (canvas, { seconds }) => {
+      canvas.translate([seconds * 250, 0]);
+      canvas.circle({ at: [seconds * 250, 90], radius: 15, fill: '#24506a' });
+    }, 'placed-twice: the circle moves on by a translate, and as far again by its place'],
     ['in bars that were to stand on the lower edge', (canvas) => {
       for (const [i, level] of [30, 90, 60].entries()) canvas.rect({ at: [60 + i * 60, 180], size: [30, level], fill: '#24506a' });
     }, 'bars: 3 rect items of different lengths have one middle, and reach beyond the bottom of the canvas'],

@@ -205,7 +205,7 @@ const placedTwice: Rule = {
     itemsByLine(details).flatMap((entry) => {
       const [{ detail, items }] = framesOf(entry);
       const numbers = items.map(({ place }) => place + 1);
-      if (areMovedTwice(items, detail)) return [{ line: entry.line, frame: detail.at, items: numbers, text: `${called(items)} move on by a translate, and as far again by their places` }]; // prettier-ignore
+      if (areMovedTwice(entry.all)) return [{ line: entry.line, frame: detail.at, items: numbers, text: `${called(items)} ${verb(items, 'moves', 'move')} on by a translate, and as far again by ${verb(items, 'its place', 'their places')}` }]; // prettier-ignore
       if (!entry.all.every(({ detail, seen }) => isPlacedTwice(seen, detail))) return [];
       const [x, y] = items[0].item.transform.slice(4).map((each) => Number(each.toFixed(2)));
       const text = `${called(items)} ${verb(items, 'is', 'are')} at [${x}, ${y}] after a translate by just that`;
@@ -220,16 +220,19 @@ function givenPlace({ place }: SeenItem, { log }: Detail): readonly [number, num
   return isPoint(at) && rotate === 0 && scale === 1 ? [xOf(at as Point), yOf(at as Point)] : undefined;
 }
 
-/** Whether items lie in a row, of which each step is one of their group's and one of their own, and the row leaves the canvas. */
-function areMovedTwice(items: readonly SeenItem[], detail: Detail): boolean {
-  if (items.length < 3 || !items.some(({ description: { hidden } }) => hidden === 'off the canvas')) return false;
-  const places = items.map((seen) => givenPlace(seen, detail));
-  return items.slice(1).every(({ item: { transform } }, i) => {
+/**
+ * Whether items, from one to the next and from frame to frame, move as far by their group's units as by their own places,
+ * and leave the canvas by that.
+ */
+function areMovedTwice(all: LineItems['all']): boolean {
+  if (all.length < 3 || !all.some(({ seen }) => seen.description.hidden === 'off the canvas')) return false;
+  const places = all.map(({ seen, detail }) => givenPlace(seen, detail));
+  return all.slice(1).every(({ seen: { item } }, i) => {
     const [from, to] = [places[i], places[i + 1]];
-    const before = items[i].item.transform;
-    if (from === undefined || to === undefined || ![0, 1, 2, 3].every((part) => transform[part] === before[part])) return false; // prettier-ignore
+    const [now, before] = [item.transform, all[i].seen.item.transform];
+    if (from === undefined || to === undefined || ![0, 1, 2, 3].every((part) => now[part] === before[part])) return false; // prettier-ignore
     const [x, y] = [to[0] - from[0], to[1] - from[1]];
-    return (x !== 0 || y !== 0) && Math.abs(transform[4] - before[4] - x) + Math.abs(transform[5] - before[5] - y) < 1e-6; // prettier-ignore
+    return (x !== 0 || y !== 0) && Math.abs(now[4] - before[4] - x) + Math.abs(now[5] - before[5] - y) < 1e-6;
   });
 }
 
