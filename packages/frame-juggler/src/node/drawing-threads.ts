@@ -1,13 +1,18 @@
 import { availableParallelism } from 'node:os';
-import type { Tinypool } from 'tinypool';
 import { Kind, whole } from '../schema/kind.ts';
 
 /*
  * The threads that draw. This file leads to nothing else of the library, so that they can be started before it is loaded.
  */
 
+/** What does tasks: of the package's own types an editor would need Node's. */
+interface Pool {
+  run(task: unknown, options: { readonly transferList: ArrayBuffer[] }): Promise<unknown>;
+  destroy(): Promise<void>;
+}
+
 const howMany = whole(1);
-const pools = new WeakMap<DrawingThreads, Promise<Tinypool>>();
+const pools = new WeakMap<DrawingThreads, Promise<Pool>>();
 
 /**
  * Threads that draw, started at once and kept for one render after the other, as `threads` of each: those need not wait
@@ -41,7 +46,7 @@ export function threadCount(asked: number | undefined): number {
 }
 
 /** What does the tasks; undefined once they are closed. */
-export function poolOf(threads: DrawingThreads): Promise<Tinypool> | undefined {
+export function poolOf(threads: DrawingThreads): Promise<Pool> | undefined {
   return pools.get(threads);
 }
 
@@ -52,7 +57,7 @@ export const drawnBy = new Kind<number | DrawingThreads>(
   (value, words) => howMany.complain(value, words),
 );
 
-async function openPool(threads: number): Promise<Tinypool> {
+async function openPool(threads: number): Promise<Pool> {
   const { Tinypool } = await import('tinypool');
   return new Tinypool({
     filename: new URL('./draw-worker.js', import.meta.url).href,
