@@ -21,6 +21,6 @@ function drawsMany({ name, output, options }: JobRequest): boolean {
   const { farm, frame, frames, seconds, format } = options as RenderJob;
   if (farm !== undefined || frame !== undefined || typeof seconds === 'number') return false;
   if (frames !== undefined) return frames[1] - frames[0] + 1 >= manyFrames;
-  const kind = format ?? path.extname(output).slice(1);
+  const kind = format ?? path.extname(output).slice(1).toLowerCase();
   return path.basename(output).includes('%') || !['', 'png', 'svg'].includes(kind);
 }

@@ -53,6 +53,8 @@ export class PaintLog {
   readonly saves: (SourceLine | undefined)[] = [];
   /** Calls that were named, and not made. */
   readonly uncalled = new Set<{ readonly name: string; readonly line: SourceLine | undefined }>();
+  /** How many calls of the library there were that are none of its canvas. */
+  aside = 0;
   /** The first calls of `noise`. */
   readonly noises: NotedNoise[] = [];
 
@@ -144,7 +146,7 @@ function takingAsMuch<Made extends (...given: never) => unknown>(own: Made, made
 function bearingOf(canvas: Canvas): string {
   const [origin, right, down] = [[0, 0], [1, 0], [0, 1]].map((point) => canvas.toCanvas(point)); // prettier-ignore
   const parts = [right.x - origin.x, right.y - origin.y, down.x - origin.x, down.y - origin.y];
-  return parts.map((part) => part.toFixed(6)).join(' ');
+  return parts.map((part) => Math.round(part * 1e6)).join(' ');
 }
 
 /** @param bearing how what is drawn at the moment is turned: the same by chance, turned or mirrored, is meant so */
@@ -310,19 +312,25 @@ const trigonometric = ['sin', 'cos', 'tan'];
 const maxAngles = 1000;
 
 const inverse = ['atan2', 'atan', 'asin', 'acos'];
+/** The calls that give an angle; the others are given one. */
+const giveAngles = new Set(['Math', 'maths'].flatMap((holder) => inverse.map((name) => `${holder}.${name}`)));
 /** So many angles that they gave are kept: they are numbers, no more. */
 const maxArcs = 100_000;
 
 /** Notes an angle that a function of angles was given, or that one gave. */
 function noteAngle(noted: Noted, call: string, given: number, result: number): void {
-  if (inverse.some((name) => call.endsWith(`.${name}`))) {
+  if (giveAngles.has(call)) {
     if (result !== 0 && noted.arcs.size < maxArcs) noted.arcs.set(angleKey(result), call);
   } else if (given !== 0 && noted.angles.length < (noted.log === undefined ? maxAngles : 2 * maxAngles))
     noted.angles.push({ call, angle: given, line: sketchLine() });
 }
 
+/** So many calls of the library are noted of a paint: a ramp may be asked for the color of every pixel. */
+const maxAside = 1000;
+
 /** Notes a call of the library among those of a canvas. */
 function noteCall(log: PaintLog, canvas: Canvas, name: string, given: readonly unknown[]): void {
+  if (++log.aside > maxAside) return;
   const place = canvas.recorded;
   const { depth } = log;
   log.events.push({ type: 'call', call: { name, given, line: sketchLine(), first: place, end: place, depth } });
@@ -336,12 +344,14 @@ function noteCall(log: PaintLog, canvas: Canvas, name: string, given: readonly u
 function throughEngine<T>(noted: Noted, call: () => T, canvas?: Canvas): T {
   const before = chancy.map(([holder, name]) => (holder as Record<string, unknown>)[name]);
   const functions = [...trigonometric, ...inverse].map((name) => [name, maths[name]] as const);
-  for (const [name, engineFunction] of functions)
+  for (const [name, engineFunction] of functions) {
+    const called = `Math.${name}`;
     maths[name] = (...given) => {
       const result = engineFunction(...given);
-      noteAngle(noted, `Math.${name}`, given[0], result);
+      noteAngle(noted, called, given[0], result);
       return result;
     };
+  }
   callWatch.onCall = (name, given, result) => {
     if (result !== undefined) noteAngle(noted, name, given[0] as number, result);
     else if (canvas !== undefined && noted.log !== undefined) noteCall(noted.log, canvas, name, given);

@@ -81,9 +81,11 @@ function standAt(items: readonly SeenItem[], axis: number, { canvas }: Detail): 
   const ends = middles.map((each, i) => each[axis] + lengths[i]);
   if (rangeOf(ends) < 0.01 && isAt(ends[0], canvas[hi]))
     return `would all reach the ${hi} of the canvas if they were placed by their ${lo}`;
-  const isCut = [boxes.some((box) => box[lo] < canvas[lo] - 1), boxes.some((box) => box[hi] > canvas[hi] + 1)];
-  if (isCut[0] === isCut[1] || rangeOf(middles.map((each) => each[axis])) >= 0.01) return undefined;
-  return `have one middle, and reach beyond the ${isCut[0] ? lo : hi} of the canvas`;
+  if (rangeOf(middles.map((each) => each[axis])) >= 0.01) return undefined;
+  // Some that reach over an edge may be meant to, and so may all that reach over two.
+  const [before, after] = [boxes.filter((box) => box[lo] < canvas[lo] - 1), boxes.filter((box) => box[hi] > canvas[hi] + 1)]; // prettier-ignore
+  const isCut = Math.max(before.length, after.length) === boxes.length && Math.min(before.length, after.length) === 0;
+  return isCut ? `have one middle, and reach beyond the ${before.length > 0 ? lo : hi} of the canvas` : undefined;
 }
 
 const rangeOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
