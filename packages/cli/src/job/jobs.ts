@@ -16,15 +16,13 @@ import type { DrawingThreads } from 'frame-juggler/threads';
 import { asSketchError, SketchError } from '../errors.ts';
 import type { RunArguments } from '../arguments.ts';
 import { handedOn } from '../handed-on.ts';
-import { filesRead, readyToLoad } from '../load.ts';
+import { filesRead } from '../load.ts';
 import { openSketch, type OpenSketch } from '../open-sketch.ts';
 import { valuesToVary } from '../vary.ts';
 import { Calls } from '../calls.ts';
 import type { FrameChoice, JobData, JobMessage, JobName, JobRequest, Jobs } from './messages.ts';
 
 /* What the thread of a command does. */
-
-readyToLoad();
 
 /** What a job is done with. */
 interface Means {

@@ -2,12 +2,12 @@ import path from 'node:path';
 import type { DrawingThreads } from 'frame-juggler/threads';
 import type { JobRequest, RenderJob } from './messages.ts';
 
-/** From so many frames on, however small, a render draws with threads. */
+/** From so many frames on, however small, the library draws with threads. */
 const manyFrames = 6;
 
 /**
- * The threads of a render that draws many frames, started before the library and the sketch are loaded: they take as long
- * to start. Undefined where it may do without, as far as the order alone tells.
+ * The threads of a render that draws many frames, started before the library and the sketch are loaded, as starting them
+ * takes as long. Undefined where it may do without, as far as the order alone tells.
  */
 export async function threadsAhead(request: JobRequest): Promise<DrawingThreads | undefined> {
   if (!drawsMany(request)) return undefined;

@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os';
 import { Kind, whole } from '../schema/kind.ts';
 
 /*
- * The threads that draw. This file leads to nothing else of the library, so that they can be started before it is loaded.
+ * The threads that draw. This file leads to little else of the library, so that they can be started before it is loaded.
  */
 
 /** What does tasks: of the package's own types an editor would need Node's. */
