@@ -197,6 +197,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'about-corner': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let angle = 0; angle < 360; angle += 30)
+          canvas.line({ from: [160, 90], to: polar({ angle, distance: 60 }), stroke: ink }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        for (let angle = 0; angle < 360; angle += 30)
+          canvas.line({ from: [160, 90], to: polar({ angle, distance: 60, from: [160, 90] }), stroke: ink });
+      },
+    }),
+  },
   'placed-twice': {
     mistake: defineSketch({
       canvas,
@@ -372,6 +388,22 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       paint(canvas) {
         canvas.rotate(90, { about: [160, 90] });
         canvas.rect({ at: [160, 90], size: [90, 30], fill: buoy });
+      },
+    }),
+  },
+  'scaled-aside': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.scale(swing(seconds, 3, 0.8, 1.2));
+        canvas.circle({ at: [160, 90], radius: 40, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.scale(swing(seconds, 3, 0.8, 1.2), { about: [160, 90] });
+        canvas.circle({ at: [160, 90], radius: 40, fill: buoy });
       },
     }),
   },
@@ -727,24 +759,6 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
-  'exact-moment': {
-    mistake: defineSketch({
-      canvas,
-      duration: 4,
-      paint(canvas, { seconds }) {
-        canvas.circle({ at: [80 + 40 * seconds, 90], radius: 20, fill: buoy });
-        if (seconds === 2) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink });
-      },
-    }),
-    cured: defineSketch({
-      canvas,
-      duration: 4,
-      paint(canvas, { seconds }) {
-        canvas.circle({ at: [80 + 40 * seconds, 90], radius: 20, fill: buoy });
-        if (seconds >= 2 && seconds < 3) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink });
-      },
-    }),
-  },
   'piles-up': {
     mistake: defineSketch({
       canvas,
@@ -840,6 +854,74 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'begins-anew': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        let angle = 0;
+        angle += 2;
+        canvas.rect({ at: [160, 90], size: 80, rotate: angle, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: () => ({ angle: 0 }),
+      step: (state, { delta }) => void (state.angle += 60 * delta),
+      paint(canvas, _, { angle }) {
+        canvas.rect({ at: [160, 90], size: 80, rotate: angle, fill: buoy });
+      },
+    }),
+  },
+  'exact-moment': {
+    mistake: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [80 + 40 * seconds, 90], radius: 20, fill: buoy });
+        if (seconds === 2) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [80 + 40 * seconds, 90], radius: 20, fill: buoy });
+        if (seconds >= 2 && seconds < 3) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink });
+      },
+    }),
+  },
+  seam: {
+    mistake: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [swing(seconds, 3, 40, 280), 90], radius: 20, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [swing(seconds, 2, 40, 280), 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'progress-for-seconds': {
+    mistake: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { progress }) {
+        canvas.circle({ at: [swing(progress, 4, 40, 280), 90], radius: 20, fill: buoy });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 4,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [swing(seconds, 4, 40, 280), 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
   unseeded: {
     mistake: defineSketch({
       canvas,
@@ -880,13 +962,13 @@ export const mistakes: Readonly<Record<string, Pair>> = {
         if (frame === 1) setTimeout(() => (state.isLit = true), 500); // ←
       },
       paint(canvas, { seconds }, { isLit }) {
-        canvas.circle({ at: [160, swing(seconds, 3, 60, 120)], radius: 40, fill: isLit ? lamp : deep });
+        canvas.circle({ at: [160, swing(seconds, 2, 60, 120)], radius: 40, fill: isLit ? lamp : deep });
       },
     }),
     cured: defineSketch({
       canvas,
       paint(canvas, { seconds }) {
-        canvas.circle({ at: [160, swing(seconds, 3, 60, 120)], radius: 40, fill: seconds >= 0.5 ? lamp : deep });
+        canvas.circle({ at: [160, swing(seconds, 2, 60, 120)], radius: 40, fill: seconds >= 0.5 ? lamp : deep });
       },
     }),
   },

@@ -105,6 +105,32 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
     ['corner: the rect has its middle on the corner of the canvas']],
   ['a larger one, which could not be meant to be on it', (canvas) =>
     canvas.rect({ at: [0, 0], size: [330, 180], fill: blue }), []],
+  ['a rect turned in the middle of the canvas, about its corner', (canvas) =>
+    canvas.group({ rotate: 45 }, () => canvas.rect({ at: [160, 90], size: 20, fill: blue })),
+    ['pivot: the rect is turned about the corner of the canvas, and carried off its middle to [49, 177]']],
+  ['one turned so at another place', (canvas) =>
+    canvas.group({ rotate: 20 }, () => canvas.rect({ at: [150, 40], size: 20, fill: blue })), []],
+  ['a circle that is scaled about its own middle', (canvas, { progress }) =>
+    canvas.circle({ at: [160, 90], radius: 30, scale: 1 + progress, fill: blue }), []],
+  ['one that is scaled about the corner', (canvas, { progress }) =>
+    canvas.group({ scale: 1 + progress / 2 }, () => canvas.circle({ at: [100, 90], radius: 30, fill: blue })),
+    ['scaled-aside: the circle is scaled about the corner of the canvas, and moves as it grows']],
+  ['one that is always as large there', (canvas) =>
+    canvas.group({ scale: 1.5 }, () => canvas.circle({ at: [100, 60], radius: 30, fill: blue })), []],
+  ['one that goes its own way under a scale', (canvas, { progress }) =>
+    canvas.group({ scale: 1 + progress / 2 }, () => canvas.circle({ at: [100 - progress * 40, 60], radius: 30, fill: blue })), []],
+  ['ground that is scaled from its corner', (canvas, { progress }) =>
+    canvas.group({ scale: 1 + progress }, () => canvas.rect({ from: [0, 0], to: [320, 180], fill: blue })), []],
+  ['a ring of dots by polar about the corner', (canvas) => {
+    for (let angle = 0; angle < 360; angle += 60) canvas.circle({ at: polar({ angle, distance: 60 }), radius: 8, fill: blue });
+  }, ['about-corner: 6 circle items go by polar about [0, 0], the corner of the canvas: 4 of 6 points are beyond the edges']],
+  ['one about a place that its group is moved to', (canvas) => {
+    canvas.translate([160, 90]);
+    for (let angle = 0; angle < 360; angle += 60) canvas.circle({ at: polar({ angle, distance: 60 }), radius: 8, fill: blue });
+  }, []],
+  ['a fan of lines that stays on the canvas', (canvas) => {
+    for (let angle = 0; angle <= 90; angle += 30) canvas.line({ from: polar({ angle, distance: 30 }), to: polar({ angle, distance: 60 }), stroke: blue });
+  }, []],
   ['three in one place', (canvas) => {
     for (let i = 0; i < 3; i++) canvas.circle({ at: [90, 90], radius: 30, fill: blue });
   }, ['same-place: 3 circle items lie in exactly the same place']],

@@ -40,7 +40,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'barely-moves beyond-ramp channels clock degrees exact-moment flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up runs-differ same-chance timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
+  'barely-moves begins-anew beyond-ramp channels clock degrees exact-moment flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up progress-for-seconds runs-differ same-chance seam timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -54,7 +54,10 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
     if (line !== undefined) expect(text[line.line - 1]).toMatch(/\/\/ ←/);
     else
       expect([
+        'begins-anew',
         'exact-moment',
+        'progress-for-seconds',
+        'seam',
         'nothing-drawn',
         'too-slow',
         'flashing',

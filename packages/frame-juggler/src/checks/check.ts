@@ -9,6 +9,7 @@ import { gather, type GatherSetting } from './gather.ts';
 import type { Rule } from './rule.ts';
 import { chanceRules } from './rules/chance.ts';
 import { angleRules } from './rules/angles.ts';
+import { codeRules } from './rules/code.ts';
 import { colorRules } from './rules/colors.ts';
 import { hiddenRules } from './rules/hidden.ts';
 import { itemRules } from './rules/items.ts';
@@ -30,6 +31,7 @@ export const rules: readonly Rule[] = [
   ...stateRules,
   ...motionRules,
   ...timeRules,
+  ...codeRules,
   ...chanceRules,
   ...textRules,
   ...unusedRules,

@@ -2,11 +2,13 @@ import type { SourceLine } from '../source-line.ts';
 import type { Frame } from '../frame/frame.ts';
 import { FrameReader, type Item } from '../frame/reader.ts';
 import type { Box } from '../geometry/box.ts';
+import { polar, type PolarOptions } from '../geometry/angle.ts';
 import { identity } from '../geometry/matrix.ts';
 import { pathBox } from '../geometry/path.ts';
 import { alphaOf } from '../paint/color.ts';
 import type { ItemInWords } from '../review/describe.ts';
-import type { Noted, NotedCall, PaintLog } from './watch.ts';
+import { isPoint, xOf, yOf, type Point } from '../schema/point.ts';
+import { optionsOf, type Noted, type NotedCall, type PaintLog } from './watch.ts';
 
 /*
  * What is known of a sketch once it was watched: what the rules judge by. Every frame of a stretch is looked at for what
@@ -52,6 +54,7 @@ export interface Evidence {
     readonly height: number;
     readonly frameRate: number;
     readonly frames: number;
+    readonly repeats: boolean;
     readonly carry: number;
     readonly hasStep: boolean;
     readonly background: number;
@@ -149,6 +152,48 @@ export function isTurnedAside({ item: { outlines, start, end, transform } }: See
   return isAside && isTurn && Math.abs(e) + Math.abs(f) < 1e-6;
 }
 
+/** What is worked out once of the frames that were looked at in full, however many rules ask for it. */
+function onceOf<Seen extends object, Result>(work: (seen: Seen) => Result): (seen: Seen) => Result {
+  const results = new WeakMap<Seen, Result>();
+  return (seen) => {
+    const known = results.get(seen) ?? work(seen);
+    results.set(seen, known);
+    return known;
+  };
+}
+
+/** A point as it is known again, whatever its last digits. */
+const pointKey = (x: number, y: number): string => `${Math.round(x * 1e6)} ${Math.round(y * 1e6)}`;
+
+/** The points of a frame that `polar` gave without one to see them from. */
+const polarPoints = onceOf((detail: Detail): ReadonlySet<string> => {
+  const points = detail.log.calls.flatMap((call) => {
+    const options = optionsOf(call);
+    if (call.name !== 'polar' || options.from !== undefined) return [];
+    const { x, y } = polar(options as unknown as PolarOptions);
+    return [pointKey(x, y)];
+  });
+  return new Set(points);
+});
+
+/**
+ * The points that an item was given as `polar` gave them, about the corner of a canvas whose units begin there; none
+ * where its group has been moved to another place.
+ */
+export function pointsAboutCorner({ item: { transform }, place }: SeenItem, detail: Detail): [number, number][] {
+  const known = polarPoints(detail);
+  const call = known.size === 0 ? undefined : detail.log.callOf(place);
+  if (call === undefined || transform[4] !== 0 || transform[5] !== 0 || detail.canvas.left !== 0 || detail.canvas.top !== 0) return []; // prettier-ignore
+  const { at, from, to, points } = optionsOf(call);
+  return [at, from, to, ...(Array.isArray(points) ? (points as unknown[]) : [])].flatMap(
+    (point): [number, number][] => {
+      if (!isPoint(point)) return [];
+      const [x, y] = [xOf(point as Point), yOf(point as Point)];
+      return known.has(pointKey(x, y)) ? [[x, y]] : [];
+    },
+  );
+}
+
 /** Whether an item covers all of an area, by its box, with a color that nothing shows through. */
 export function covers({ item: { fill, opacity, blend }, description: { box } }: SeenItem, area: Box): boolean {
   const isSolid = typeof fill === 'number' && alphaOf(fill) === 255 && opacity === 1 && blend === 'normal';
@@ -206,18 +251,8 @@ export function byLine<Thing>(things: readonly Thing[], lineOf: (thing: Thing) =
   return [...lists.values()];
 }
 
-/** What is worked out once of the frames that were looked at in full, however many rules ask for it. */
-function onceOf<Result>(work: (details: readonly Detail[]) => Result): (details: readonly Detail[]) => Result {
-  const results = new WeakMap<readonly Detail[], Result>();
-  return (details) => {
-    const known = results.get(details) ?? work(details);
-    results.set(details, known);
-    return known;
-  };
-}
-
 /** All items of the frames that were looked at in full, by the line that drew them. */
-export const itemsByLine = onceOf((details): readonly LineItems[] => {
+export const itemsByLine = onceOf((details: readonly Detail[]): readonly LineItems[] => {
   const all = details.flatMap((detail) => detail.items.map((seen) => ({ detail, seen })));
   return byLine(all, ({ seen }) => seen.description.source).flatMap((list): LineItems[] => {
     const line = list[0].seen.description.source;
@@ -235,7 +270,7 @@ export function framesOf({ all }: LineItems): { detail: Detail; items: readonly 
 
 /** All calls of the frames that were looked at in full, by their line. */
 export const callsByLine = onceOf(
-  (details): readonly (readonly { readonly at: number; readonly call: NotedCall }[])[] =>
+  (details: readonly Detail[]): readonly (readonly { readonly at: number; readonly call: NotedCall }[])[] =>
     byLine(
       details.flatMap(({ at, log }) => log.calls.map((call) => ({ at, call }))),
       ({ call }) => call.line,

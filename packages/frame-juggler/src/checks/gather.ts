@@ -77,6 +77,7 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
       height: run.height,
       frameRate: sketch.frameRate,
       frames: sketch.frames,
+      repeats: sketch.repeat,
       carry: sketch.carry,
       hasStep: sketch.step !== undefined,
       background: sketch.canvas.background,

@@ -14,7 +14,7 @@ import { restyleText, type TextStyle, type TextStyleOptions } from '../text/styl
  * outside, through stand-ins for its canvas and its moment, so that a run that is not watched costs nothing for it.
  */
 
-/** A call of the canvas, or of `polar`. */
+/** A call of the canvas, or one of the library beside it. */
 export interface NotedCall {
   readonly name: string;
   readonly given: readonly unknown[];

@@ -1,3 +1,4 @@
+import { callWatch } from '../call-watch.ts';
 import { fail } from '../error.ts';
 import { convertedLater, finite, fraction, kindOf, length, listOf, oneOf, text } from '../schema/kind.ts';
 import { nearest } from '../suggest.ts';
@@ -129,7 +130,10 @@ export function keyframes(
   frameList.read(call, 'list', list);
   const { angles, ...read } = timingOptions.read(call, timing);
   const at = timed(read, readFrames(list, angles));
-  return (seconds) => at(finite.read(call, 'seconds', seconds));
+  return (seconds) => {
+    callWatch.onCall?.(call, [seconds, read]);
+    return at(finite.read(call, 'seconds', seconds));
+  };
 }
 
 /** What keyframes give, by how far the iteration at hand has come; and whether a jump there is still to come. */

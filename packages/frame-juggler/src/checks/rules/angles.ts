@@ -1,5 +1,7 @@
 import { fromRadians } from '../../geometry/angle.ts';
+import type { Box } from '../../geometry/box.ts';
 import { identity } from '../../geometry/matrix.ts';
+import { pathBox } from '../../geometry/path.ts';
 import {
   byLine,
   called,
@@ -18,7 +20,7 @@ import {
 import type { Rule } from '../rule.ts';
 import { angleKey, optionsOf, type NotedCall } from '../watch.ts';
 
-/* Degrees and radians, one taken for the other. */
+/* Degrees and radians, one taken for the other, and what things are turned and scaled about. */
 
 const quarter = Math.PI / 4;
 
@@ -117,22 +119,71 @@ const pivot: Rule = {
   cure: 'Name the point, canvas.rotate(30, { about: [320, 180] }), or turn the shape alone, about its own middle: canvas.rect({ at: [320, 180], rotate: 30, … }).',
   find({ details, tracks }) {
     const [{ canvas }] = details;
-    if (canvas.left !== 0 || canvas.top !== 0) return [];
+    if (!startsAtOrigin(canvas)) return [];
     const ways = new Map(tracks.map(({ key, boxes }) => [key, boxes]));
     const isCarriedOff = ({ key }: SeenItem): boolean => {
       const boxes = (ways.get(key) ?? []).filter((box) => box !== undefined);
       return boxes.filter((box) => isOff(box, canvas)).length * 4 > boxes.length;
     };
     return itemsByLine(details).flatMap(({ line, all }) => {
-      if (!all.some(({ seen }) => isTurnedAside(seen)) || !all.every(({ seen }) => isCarriedOff(seen))) return [];
+      if (!all.some(({ seen }) => isTurnedAside(seen))) return [];
+      const isOffCanvas = all.every(({ seen }) => isCarriedOff(seen));
+      // Whoever gives just the middle of the canvas as a place means that.
+      if (!isOffCanvas && !all.every(({ seen }) => isSamePoint(middle(ownBox(seen)), middle(canvas)))) return [];
       // A turn by 0, as in the first frame of many, is none yet.
       if (all.some(({ seen }) => !isTurnedAside(seen) && seen.item.transform.some((part, i) => part !== identity[i]))) return []; // prettier-ignore
-      const { detail, seen } =
-        all.find((one) => isTurnedAside(one.seen) && isOff(one.seen.description.box, canvas)) ?? all[0];
-      return [{ line, frame: detail.at, items: [seen.place + 1], text: `${called([seen])} is turned about the corner of the canvas, and carried off it` }]; // prettier-ignore
+      const turned = all.filter(({ seen }) => isTurnedAside(seen));
+      const { detail, seen } = turned.find((one) => isOff(one.seen.description.box, canvas)) ?? turned[0];
+      const carried = isOffCanvas ? 'carried off it' : `carried off its middle to ${placeInWords(seen)}`;
+      return [{ line, frame: detail.at, items: [seen.place + 1], text: `${called([seen])} is turned about the corner of the canvas, and ${carried}` }]; // prettier-ignore
     });
   },
 };
+
+/** Whether the sketch's units begin at the top left corner of the canvas, as they do where nothing else is said. */
+const startsAtOrigin = ({ left, top }: Box): boolean => left === 0 && top === 0;
+
+/** The middle of an item on the canvas, for a sentence. */
+const placeInWords = ({ description: { box } }: SeenItem): string => `[${middle(box).map(Math.round).join(', ')}]`;
+
+/** An item's box in its own units, before any transform. */
+const ownBox = ({ item: { outlines, start, end } }: SeenItem): Box => pathBox(outlines, identity, start, end);
+
+const scaledAside: Rule = {
+  name: 'scaled-aside',
+  title: 'Scaled about the corner of the canvas',
+  why: 'Where no other point is named, [0, 0] stays where it is, the top left corner: what lies elsewhere moves away from it as it grows.',
+  cure: 'Name the point that stays, canvas.scale(1.2, { about: [320, 180] }), or scale the shape alone, about its own middle: canvas.circle({ at: [320, 180], scale: 1.2, … }).',
+  find({ details }) {
+    const [{ canvas }] = details;
+    if (!startsAtOrigin(canvas)) return [];
+    return itemsByLine(details).flatMap((entry) => {
+      const frames = framesOf(entry);
+      const { items } = frames[0];
+      if (frames.some((frame) => frame.items.length !== items.length)) return [];
+      // What has a place of its own in each frame goes its own way.
+      const stays = (one: SeenItem, i: number): boolean => isScaledAlone(one) && isSamePoint(middle(ownBox(one)), middle(ownBox(items[i]))); // prettier-ignore
+      if (!frames.every((frame) => frame.items.every(stays)) || !items.every(isAside)) return [];
+      const [least, most] = [Math.min, Math.max].map((of) => of(...frames.map((frame) => frame.items[0].item.transform[0]))); // prettier-ignore
+      if (most - least < 0.02) return [];
+      const { detail, items: largest } = frames.find((frame) => frame.items[0].item.transform[0] === most)!;
+      const text = `${called(largest)} ${verb(largest, 'is', 'are')} scaled about the corner of the canvas, and ${verb(largest, 'moves', 'move')} as ${verb(largest, 'it grows', 'they grow')}`;
+      return [{ line: entry.line, frame: detail.at, items: largest.map(({ place }) => place + 1), text }];
+    });
+  },
+};
+
+/** Whether an item is scaled about the origin of the sketch's units, and neither turned nor moved. */
+function isScaledAlone({ item: { transform } }: SeenItem): boolean {
+  const [a, b, c, d, e, f] = transform;
+  return b === 0 && c === 0 && e === 0 && f === 0 && a >= 0 && d >= 0;
+}
+
+/** Whether an item lies so far beside the origin of its units that it is seen to move as it is scaled. */
+function isAside(one: SeenItem): boolean {
+  const { left, top, right, bottom } = ownBox(one);
+  return 4 * left > right - left && 4 * top > bottom - top;
+}
 
 const roundTurn: Rule = {
   name: 'round-turn',
@@ -164,16 +215,14 @@ function isTurnedAlone({ all }: LineItems): boolean {
     const isAlone = log.events[at - 1]?.type === 'enter' && log.events[at + 1]?.type === 'leave';
     const { transform } = seen.item;
     const isTurn = Math.abs(transform[1] + transform[2]) < 1e-6 && Math.abs(transform[0] - transform[3]) < 1e-6;
-    return isAlone && isTurn && looksRound(call!, seen) && isSamePlace(seen, first);
+    return isAlone && isTurn && looksRound(call!, seen) && isSamePoint(middle(seen.description.box), middle(first.description.box)); // prettier-ignore
   });
   return stays && all.some(({ seen }) => Math.abs(seen.item.transform[1] - first.item.transform[1]) > 1e-3);
 }
 
-/** Whether two items have their middles in one place, to a thousandth of a unit: the boxes of turned circles differ so far. */
-function isSamePlace({ description: one }: SeenItem, { description: other }: SeenItem): boolean {
-  const [[x, y], [otherX, otherY]] = [middle(one.box), middle(other.box)];
-  return Math.max(Math.abs(x - otherX), Math.abs(y - otherY)) < 1e-3;
-}
+/** Whether two places are one, to a thousandth of a unit: the boxes of turned circles differ so far. */
+const isSamePoint = ([x, y]: readonly [number, number], [otherX, otherY]: readonly [number, number]): boolean =>
+  Math.max(Math.abs(x - otherX), Math.abs(y - otherY)) < 1e-3;
 
 /** Whether what a call drew is a circle that looks the same all round. */
 function looksRound(call: NotedCall, { item: { shape, fill, stroke } }: SeenItem): boolean {
@@ -218,4 +267,4 @@ function goRound(values: readonly number[]): boolean {
   return isEven && [way, way - step].some((all) => Math.abs(all - 360) < 1e-6 || Math.abs(all - 180) < 1e-6);
 }
 
-export const angleRules: readonly Rule[] = [radians, degrees, pivot, roundTurn];
+export const angleRules: readonly Rule[] = [radians, degrees, pivot, scaledAside, roundTurn];

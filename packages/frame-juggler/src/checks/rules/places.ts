@@ -8,6 +8,7 @@ import {
   isAt,
   itemsByLine,
   middle,
+  pointsAboutCorner,
   verb,
   type Detail,
   type LineItems,
@@ -33,7 +34,7 @@ const corner: Rule = {
       const [first] = boxes;
       const [wide, high] = [(first.right - first.left) / 2, (first.bottom - first.top) / 2];
       const [x, y] = middle(first);
-      const isFirst = isAt(x, canvas.left) && isAt(y, canvas.top);
+      const isFirst = wide > 0 && high > 0 && isAt(x, canvas.left) && isAt(y, canvas.top);
       // All of it would be on the canvas, were their corners where their middles are.
       const isShifted = boxes.every(({ left, top, right, bottom }) => left > canvas.left - wide - 0.01 && top > canvas.top - high - 0.01 && right < canvas.right - wide + 0.01 && bottom < canvas.bottom - high + 0.01); // prettier-ignore
       if (!isFirst || !isShifted) return [];
@@ -246,6 +247,24 @@ function isPlacedTwice(seen: SeenItem, detail: Detail): boolean {
   return isSame && x > 0 && y > 0 && (2 * x >= detail.canvas.right || 2 * y >= detail.canvas.bottom);
 }
 
+const aboutCorner: Rule = {
+  name: 'about-corner',
+  title: 'Places around the corner of the canvas',
+  why: 'polar goes out from [0, 0] where it is given no other point, and most of a circle about the corner is beyond the edges.',
+  cure: 'Name the point to go out from, polar({ angle, distance: 60, from: [160, 90] }), or draw in canvas.group({ translate: [160, 90] }, () => …).',
+  find: ({ details }) =>
+    itemsByLine(details).flatMap((entry) => {
+      const lists = entry.all.map(({ seen, detail }) => pointsAboutCorner(seen, detail));
+      if (!lists.every((points) => points.length > 0)) return [];
+      const points = [...new Map(lists.flat().map((one) => [one.join(' '), one])).values()];
+      const beyond = points.filter(([x, y]) => x < -0.5 || y < -0.5);
+      if (points.length < 3 || beyond.length * 4 < points.length) return [];
+      const [{ detail, items }] = framesOf(entry);
+      const text = `${called(items)} ${verb(items, 'goes', 'go')} by polar about [0, 0], the corner of the canvas: ${beyond.length} of ${points.length} points are beyond the edges`;
+      return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
+    }),
+};
+
 const samePlace: Rule = {
   name: 'same-place',
   title: 'Everything a line draws lies in one place',
@@ -282,4 +301,13 @@ function isolatedGroup(group: Group | undefined): Group | undefined {
   return at;
 }
 
-export const placeRules: readonly Rule[] = [corner, bars, unscaled, noiseRange, noiseSteps, placedTwice, samePlace];
+export const placeRules: readonly Rule[] = [
+  corner,
+  bars,
+  unscaled,
+  noiseRange,
+  noiseSteps,
+  aboutCorner,
+  placedTwice,
+  samePlace,
+];

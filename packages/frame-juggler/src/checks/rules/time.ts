@@ -1,7 +1,17 @@
 import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
-import { covers, isFiniteBox, isVeil, itemsByLine, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
+import {
+  callsByLine,
+  covers,
+  isFiniteBox,
+  isVeil,
+  itemsByLine,
+  waitsForInput,
+  type Detail,
+  type Sighting,
+} from '../evidence.ts';
 import type { Rule } from '../rule.ts';
+import { optionsOf } from '../watch.ts';
 
 /* What goes wrong in the course of the frames, and with their time. */
 
@@ -206,32 +216,19 @@ const milliseconds: Rule = {
   title: 'A duration in milliseconds',
   why: 'Durations are in seconds. So many of them take long to come round, and longer to render.',
   cure: 'Write seconds: duration: 4.',
-  find({ sketch: { frames, frameRate } }) {
+  find({ details, sketch: { frames, frameRate } }) {
     const seconds = frames / frameRate;
-    if (frames === Infinity || seconds < longest || seconds % 100 !== 0) return [];
-    const text = `the duration is ${seconds} seconds, which are ${Math.round(seconds / 60)} minutes`;
-    return [{ line: undefined, frame: undefined, text }];
-  },
-};
-
-/** The time, or what is left of it after whole turns, compared with a number that it is to be exactly. Of others it is no more than a name. */
-const exactly = /(?<![.\w])(?:moment\.)?(seconds|progress)\s*(?:(%)\s*[\w.]+\s*)?={2,3}\s*([\w.]+)/g;
-
-const exactMoment: Rule = {
-  name: 'exact-moment',
-  title: 'A moment that has to be met exactly',
-  why: 'Time goes on from frame to frame: one frame meets a moment exactly, and at another frame rate none may.',
-  cure: 'Ask for a stretch of time: if (seconds >= 2 && seconds < 3) { … }, or if (Math.floor(seconds) % 2 === 0) { … }.',
-  find({ sketch: { code, frames } }) {
-    if (frames === 1) return [];
-    const asked = [...code.matchAll(exactly)].find(([, name, rest, number]) => {
-      // The start is met. What a sketch calls seconds itself may be rounded.
-      const isStart = rest === undefined && Number(number) === 0;
-      return !isStart && !new RegExp(`\\b(?:const|let|var)\\s+${name}\\b`).test(code);
+    if (isLong(seconds)) return [{ line: undefined, frame: undefined, text: `the duration is ${inMinutes(seconds)}` }];
+    return callsByLine(details).flatMap(([{ call }]) => {
+      const { duration } = optionsOf(call) as { readonly duration: number };
+      if (call.name !== 'keyframes' || !isLong(duration)) return [];
+      return [{ line: call.line, frame: undefined, text: `the duration of these keyframes is ${inMinutes(duration)}` }];
     });
-    return asked === undefined ? [] : [{ line: undefined, frame: undefined, text: `the sketch asks for ${asked[0]}` }];
   },
 };
+
+const isLong = (seconds: number): boolean => seconds !== Infinity && seconds >= longest && seconds % 100 === 0;
+const inMinutes = (seconds: number): string => `${seconds} seconds, which are ${Math.round(seconds / 60)} minutes`;
 
 const pilesUp: Rule = {
   name: 'piles-up',
@@ -266,7 +263,6 @@ export const timeRules: readonly Rule[] = [
   vanishes,
   paintsOver,
   wiped,
-  exactMoment,
   pilesUp,
   tooSlow,
   flashing,
