@@ -26,6 +26,9 @@ interface Pair {
   readonly cured: Sketch;
 }
 
+/** From the left of the canvas to its right. */
+const along = Array.from({ length: 81 }, (_, i) => i * 4);
+
 /** A variable that outlives its run: what a file's own variables do. */
 const places = { painted: 0, stepped: 0 };
 const stamp = picture(8, 8, (c) => c.circle({ at: [4, 4], radius: 3, fill: buoy }));
@@ -156,6 +159,40 @@ export const mistakes: Readonly<Record<string, Pair>> = {
         for (let i = 0; i < 30; i++) {
           canvas.circle({ at: [random.between(0, width), random.between(0, height)], radius: 4, fill: buoy });
         }
+      },
+    }),
+  },
+  'flat-wave': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.polyline({ points: along.map((x) => [x, 90 + Math.sin(x / 20)]), stroke: { color: deep, width: 3 } }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.polyline({
+          points: along.map((x) => [x, 90 + 40 * Math.sin(x / 20)]),
+          stroke: { color: deep, width: 3 },
+        });
+      },
+    }),
+  },
+  'about-edge': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.polyline({ points: along.map((x) => [x, 40 * Math.sin(x / 20)]), stroke: { color: deep, width: 3 } }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.polyline({
+          points: along.map((x) => [x, 90 + 40 * Math.sin(x / 20)]),
+          stroke: { color: deep, width: 3 },
+        });
       },
     }),
   },
@@ -554,6 +591,26 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'adds-up': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.translate([160, 90]);
+        for (let i = 0; i < 8; i++) {
+          canvas.rotate(i * 45); // ←
+          canvas.rect({ at: [50, 0], size: [40, 10], fill: buoy });
+        }
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        canvas.translate([160, 90]);
+        for (let i = 0; i < 8; i++)
+          canvas.group({ rotate: i * 45 }, () => canvas.rect({ at: [50, 0], size: [40, 10], fill: buoy }));
+      },
+    }),
+  },
   'open-save': {
     mistake: defineSketch({
       canvas,
@@ -919,6 +976,28 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       duration: 4,
       paint(canvas, { seconds }) {
         canvas.circle({ at: [swing(seconds, 4, 40, 280), 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
+  'flips-while-held': {
+    mistake: defineSketch({
+      canvas,
+      start: () => ({ isLit: true }),
+      step(state, { pointer }) {
+        if (pointer.down) state.isLit = !state.isLit;
+      },
+      paint(canvas, _, { isLit }) {
+        canvas.circle({ at: [160, 90], radius: 40, fill: isLit ? lamp : deep });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      start: () => ({ isLit: true }),
+      step(state, { pointer }) {
+        if (pointer.justPressed) state.isLit = !state.isLit;
+      },
+      paint(canvas, _, { isLit }) {
+        canvas.circle({ at: [160, 90], radius: 40, fill: isLit ? lamp : deep });
       },
     }),
   },

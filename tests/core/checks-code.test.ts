@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { defineSketch, keyframes, swing, zigzag, type Canvas, type Sketch } from 'frame-juggler';
+import { defineSketch, keyframes, swing, zigzag, type Canvas, type Moment, type Sketch } from 'frame-juggler';
 import { check, foundIn, type Paint } from '../fixtures/found-in.ts';
 
 /* The rules that go by how a sketch's functions are written, at the borders of what is found. */
@@ -152,3 +152,34 @@ test('milliseconds of keyframes are found at the line that asks for them', async
   ]);
   expect(line?.file).toMatch(/checks-code\.test\.ts$/);
 });
+
+interface Switch {
+  isLit: boolean;
+  wasDown: boolean;
+}
+type Step = (state: Switch, moment: Moment) => void;
+
+test.each<[name: string, step: Step, found: boolean]>([
+  ['a key that is held', (state, { keys }) => {
+    if (keys.down('a')) {
+      state.isLit = !state.isLit;
+    }
+  }, true],
+  ['a pointer that is held', (state, moment) => {
+    if (moment.pointer.down) state.isLit = !state.isLit;
+  }, true],
+  ['a press', (state, { pointer }) => {
+    if (pointer.justPressed) state.isLit = !state.isLit;
+  }, false],
+  ['what is held, and was not so far', (state, { pointer }) => {
+    if (pointer.down && !state.wasDown) state.isLit = !state.isLit;
+    state.wasDown = pointer.down;
+  }, false],
+  ['another value', (state, { pointer }) => {
+    if (pointer.down) state.isLit = !state.wasDown;
+  }, false],
+])('a switch that is flipped by %s', async (_, step, found) => {
+  const start = (): Switch => ({ isLit: true, wasDown: false });
+  const sketch = defineSketch({ canvas, start, step, paint: (onto, __, { isLit }) => spot(onto, isLit ? 90 : 200) });
+  expect((await namesIn(sketch as Sketch)).includes('flips-while-held')).toBe(found);
+}); // prettier-ignore

@@ -31,6 +31,8 @@ describe('off the canvas', () => {
   });
 });
 
+/** From the left of the canvas to its right, or from its top beyond its bottom. */
+const along = Array.from({ length: 81 }, (_, i) => i * 4);
 const side = { from: [0, 0], to: [320, 180] } as const;
 const lined = (width: number): object => ({ fill: 'none', stroke: { color: blue, width } });
 
@@ -131,6 +133,14 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
   ['a fan of lines that stays on the canvas', (canvas) => {
     for (let angle = 0; angle <= 90; angle += 30) canvas.line({ from: polar({ angle, distance: 30 }), to: polar({ angle, distance: 60 }), stroke: blue });
   }, []],
+  ['a wave along the top edge of a group that lies lower', (canvas) =>
+    canvas.group({ translate: [0, 90] }, () => canvas.polyline({ points: along.map((x) => [x, 30 * Math.sin(x / 20)]), stroke: blue })), []],
+  ['a wave along the left edge', (canvas) => canvas.spline({ points: along.map((y) => [30 * Math.sin(y / 20), y]), stroke: blue }),
+    ['about-edge: half of the spline is beyond the left edge of the canvas']],
+  ['a shore that dips below the edge twice', (canvas) =>
+    canvas.polyline({ points: along.map((x) => [x, 20 + 30 * Math.sin(x / 20)]), stroke: blue }), []],
+  ['a line that goes on straight, and by a little', (canvas) =>
+    canvas.polyline({ points: along.map((x) => [x, 90 + x / 200]), stroke: blue }), []],
   ['three in one place', (canvas) => {
     for (let i = 0; i < 3; i++) canvas.circle({ at: [90, 90], radius: 30, fill: blue });
   }, ['same-place: 3 circle items lie in exactly the same place']],
@@ -193,5 +203,33 @@ describe('a picture', () => {
     ['one row of it', shown({ size: 20, crop: { from: [0, 0], to: [20, 1] }, smooth: false }), []],
   ])('%s', async (_, paint, found) => {
     expect(await foundIn(paint)).toEqual(found);
+  }); // prettier-ignore
+});
+
+describe('steps of a loop', () => {
+  const bar = (canvas: Canvas): void => canvas.rect({ at: [40, 0], size: [30, 8], fill: blue });
+  const addUp = async (paint: Paint): Promise<boolean> => (await foundIn(paint)).some((one) => one.startsWith('adds-up')); // prettier-ignore
+  const each = (make: (canvas: Canvas, i: number) => void): Paint => (canvas) => {
+    canvas.translate([160, 90]);
+    for (let i = 0; i < 4; i++) make(canvas, i);
+  }; // prettier-ignore
+
+  test.each<[name: string, paint: Paint]>([
+    ['turns by the counter', each((canvas, i) => (canvas.rotate(i * 20), bar(canvas)))],
+    ['turns by the counter from one on', each((canvas, i) => (canvas.rotate(20 + i * 20), bar(canvas)))],
+    ['moves by the counter, and as far down each time', each((canvas, i) => (canvas.translate([i * 5, 10]), bar(canvas)))],
+  ])('%s add up', async (_, paint) => {
+    expect(await addUp(paint)).toBe(true);
+  }); // prettier-ignore
+
+  test.each<[name: string, paint: Paint]>([
+    ['the same turn each time', each((canvas) => (canvas.rotate(20), bar(canvas)))],
+    ['turns in groups', each((canvas, i) => canvas.group({}, () => (canvas.rotate(i * 20), bar(canvas))))],
+    ['turns that are restored', each((canvas, i) => (canvas.save(), canvas.rotate(i * 20), bar(canvas), canvas.restore()))],
+    ['turns that are taken back', each((canvas, i) => (canvas.rotate(i * 20), bar(canvas), canvas.rotate(-i * 20)))],
+    ['turns on a way that bends more and more', each((canvas, i) => (canvas.translate([8, 0]), canvas.rotate(i * 20), bar(canvas)))],
+    ['turns by what chance gives', (canvas, { random }) => each(() => (canvas.rotate(random.between(0, 40)), bar(canvas)))(canvas, undefined as never)],
+  ])('%s do not', async (_, paint) => {
+    expect(await addUp(paint)).toBe(false);
   }); // prettier-ignore
 });

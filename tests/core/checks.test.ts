@@ -40,7 +40,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'barely-moves begins-anew beyond-ramp channels clock degrees exact-moment flashing frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up progress-for-seconds runs-differ same-chance seam timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
+  'adds-up barely-moves begins-anew beyond-ramp channels clock degrees exact-moment flashing flips-while-held frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up progress-for-seconds runs-differ same-chance seam timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -56,6 +56,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
       expect([
         'begins-anew',
         'exact-moment',
+        'flips-while-held',
         'progress-for-seconds',
         'seam',
         'nothing-drawn',

@@ -134,4 +134,20 @@ const keyframesByProgress = ({ details, sketch: { frames } }: Evidence): Sightin
     return [{ line: own[0].call.line, frame: undefined, text: `keyframes that take ${duration} seconds are given progress` }]; // prettier-ignore
   });
 
-export const codeRules: readonly Rule[] = [beginsAnew, exactMoment, seam, progressForSeconds];
+/** A switch that is flipped while something is held down. */
+const flipped = /\bif\s*\(\s*[\w.]*\b(pointer|keys)\.down\b[^&|]*?\)\s*\{?\s*([\w.]+)\s*=\s*!\s*\2(?![\w.])/;
+
+const flipsWhileHeld: Rule = {
+  name: 'flips-while-held',
+  title: 'A switch that flips in every frame',
+  why: 'What is down is down in every frame until it is let go: a switch that flips each time flickers, and ends by chance.',
+  cure: 'Ask for the frame in which it was pressed: if (pointer.justPressed) state.isLit = !state.isLit.',
+  find({ sketch: { code } }) {
+    const found = flipped.exec(bare(code));
+    if (found === null) return [];
+    const [, what, name] = found;
+    return [{ line: undefined, frame: undefined, text: `${name} flips in each frame in which ${what}.down is true` }];
+  },
+};
+
+export const codeRules: readonly Rule[] = [beginsAnew, exactMoment, seam, progressForSeconds, flipsWhileHeld];

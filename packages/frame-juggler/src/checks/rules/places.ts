@@ -1,4 +1,5 @@
 import type { Group } from '../../frame/reader.ts';
+import { identity } from '../../geometry/matrix.ts';
 import { alphaOf } from '../../paint/color.ts';
 import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
 import {
@@ -7,6 +8,7 @@ import {
   framesOf,
   isAt,
   itemsByLine,
+  linesThat,
   middle,
   pointsAboutCorner,
   verb,
@@ -128,6 +130,76 @@ function areFractions(items: readonly SeenItem[], { canvas, log }: Detail): bool
 /** Whether a place has both coordinates between 0 and 1. */
 const isFraction = (place: unknown): place is Point =>
   isPoint(place) && [xOf(place as Point), yOf(place as Point)].every((one) => one >= 0 && one <= 1);
+
+/** A line of fewer points is no wave. */
+const wavePoints = 8;
+
+/** A wave that a call draws through points: along one axis, and how far it goes to both sides of the other's 0. */
+interface Wave {
+  readonly axis: number;
+  /** How long it is. */
+  readonly way: number;
+  readonly offsets: readonly number[];
+}
+
+/** The wave that a polyline or spline draws through its points, in the sketch's own units; undefined where it is none. */
+function waveOf({ item: { transform }, place }: SeenItem, { log }: Detail): Wave | undefined {
+  const call = log.callOf(place);
+  if (call === undefined || !['polyline', 'spline'].includes(call.name) || transform.some((part, i) => part !== identity[i])) return undefined; // prettier-ignore
+  const { points } = optionsOf(call);
+  if (!Array.isArray(points) || points.length < wavePoints) return undefined;
+  const both = [(points as Point[]).map(xOf), (points as Point[]).map(yOf)];
+  // It goes on along one axis, and to and fro along the other.
+  const axis = both.findIndex((values) => turnsOf(values) === 0);
+  return axis < 0 || turnsOf(both[1 - axis]) < 2
+    ? undefined
+    : { axis, way: rangeOf(both[axis]), offsets: both[1 - axis] };
+}
+
+/** How often values turn from rising to falling and back. */
+function turnsOf(values: readonly number[]): number {
+  const steps = values.slice(1).map((value, i) => Math.sign(value - values[i])).filter((step) => step !== 0); // prettier-ignore
+  return steps.slice(1).filter((step, i) => step !== steps[i]).length;
+}
+
+const flatWave: Rule = {
+  name: 'flat-wave',
+  title: 'A wave too flat to be seen',
+  why: 'Math.sin and noise give numbers from -1 to 1. Added to a place, these are as many pixels.',
+  cure: 'Multiply by how high it is to be: points: xs.map((x) => [x, 90 + 40 * Math.sin(x / 20)]).',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      (seen, detail) => {
+        const wave = waveOf(seen, detail);
+        // What trembles from point to point is drawn as if by hand.
+        if (wave === undefined || wave.way < 50 || turnsOf(wave.offsets) * 3 > wave.offsets.length) return false;
+        const height = rangeOf(wave.offsets);
+        return height > 0.8 && height < 2.0001;
+      },
+      (items) => `${called(items)} ${verb(items, 'goes', 'go')} to and fro by no more than 2 pixels`,
+    ),
+};
+
+const aboutEdge: Rule = {
+  name: 'about-edge',
+  title: 'A wave about the edge of the canvas',
+  why: 'Math.sin and noise go from -1 to 1, about 0: half of it is beyond the edge.',
+  cure: 'Add the place that it is to go about: points: xs.map((x) => [x, 90 + 40 * Math.sin(x / 20)]).',
+  find: (evidence) =>
+    linesThat(
+      evidence,
+      (seen, detail) => {
+        const wave = waveOf(seen, detail);
+        const { left, top, right, bottom } = detail.canvas;
+        if (wave === undefined || left !== 0 || top !== 0 || wave.way < [right, bottom][wave.axis] / 2) return false;
+        const beyond = wave.offsets.filter((offset) => offset < 0).length / wave.offsets.length;
+        return beyond > 0.25 && beyond < 0.75 && rangeOf(wave.offsets) > 4;
+      },
+      (items, { all }) =>
+        `half of ${called(items)} is beyond the ${waveOf(items[0], all[0].detail)!.axis === 0 ? 'top' : 'left edge'} of the canvas`,
+    ),
+};
 
 const noiseRange: Rule = {
   name: 'noise-range',
@@ -305,6 +377,8 @@ export const placeRules: readonly Rule[] = [
   corner,
   bars,
   unscaled,
+  flatWave,
+  aboutEdge,
   noiseRange,
   noiseSteps,
   aboutCorner,

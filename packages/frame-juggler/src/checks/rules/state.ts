@@ -1,7 +1,8 @@
 import type { SourceLine } from '../../source-line.ts';
-import { numbersOf, placeOf, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
+import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
+import { byLine, numbersOf, placeOf, waitsForInput, type Detail, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
-import { optionsOf, type NotedCall } from '../watch.ts';
+import { optionsOf, type NotedCall, type PaintLog } from '../watch.ts';
 
 /* Styles and transforms that do nothing, or more than was meant. */
 
@@ -233,6 +234,67 @@ function undoes(call: NotedCall, later: NotedCall): boolean {
   );
 }
 
+const addsUp: Rule = {
+  name: 'adds-up',
+  title: 'Steps of a loop that add up to ever larger ones',
+  why: 'Each transform adds to the one in force: turns by 0, 30 and 60 degrees lead to 0, 30 and 90.',
+  cure: 'Add the same each time, canvas.rotate(30), or begin anew each time: canvas.group({ rotate: i * 30 }, () => …).',
+  find: ({ details }) => {
+    const found = details.flatMap(({ at, log }) => stepsThatAddUp(log).map((calls) => ({ at, calls })));
+    return byLine(found, ({ calls: [{ line }] }) => line).map(([{ at, calls }]) => {
+      const [{ name, line }] = calls;
+      const amounts = calls.slice(0, 3).map((call) => (name === 'rotate' ? amountsOf(call)[0] : `[${amountsOf(call).join(', ')}]`)); // prettier-ignore
+      return { line, frame: at, text: `${calls.length} calls of ${name}, by ${amounts.join(', ')} and so on, each add to all before them` }; // prettier-ignore
+    });
+  },
+};
+
+/** The calls of each line that turn or move on by even steps, while nothing takes them back or moves otherwise. */
+function stepsThatAddUp(log: PaintLog): NotedCall[][] {
+  const found: NotedCall[][] = [];
+  let run: NotedCall[] = [];
+  const stack: NotedCall[][] = [];
+  const end = (): void => {
+    if (run.length >= 3 && areMultiples(run.map(amountsOf))) found.push(run);
+  };
+  for (const event of log.events) {
+    if (event.type === 'enter') {
+      stack.push(run);
+      run = [];
+    } else if (event.type === 'leave') {
+      end();
+      run = stack.pop() ?? [];
+    } else if (transforms.has(event.call.name) || event.call.name === 'resetTransform') {
+      const { call } = event;
+      const goesOn = run.length > 0 && run[0].name === call.name && placeOf(run[0].line) === placeOf(call.line);
+      if (!goesOn) {
+        end();
+        run = [];
+      }
+      if (call.name === 'rotate' || call.name === 'translate') run.push(call);
+    }
+  }
+  end();
+  return found;
+}
+
+/** By how much a call turns, or moves in x and in y. */
+function amountsOf({ given: [amount] }: NotedCall): number[] {
+  return isPoint(amount) ? [xOf(amount as Point), yOf(amount as Point)] : [amount as number];
+}
+
+/** Whether amounts go up as a counter times a step does, from 0 or 1 on; one of two may stay as it is. */
+function areMultiples(all: readonly (readonly number[])[]): boolean {
+  const kinds = all[0].map((first, axis) => {
+    const step = all[1][axis] - first;
+    const isEven = all.every((amounts, i) => Math.abs(amounts[axis] - first - i * step) < 1e-6);
+    if (!isEven) return 'other';
+    if (step === 0) return 'same';
+    return Math.min(Math.abs(first), Math.abs(first - step)) < 1e-6 ? 'multiple' : 'other';
+  });
+  return kinds.includes('multiple') && !kinds.includes('other');
+}
+
 const openSave: Rule = {
   name: 'open-save',
   title: 'A save that is never restored',
@@ -263,4 +325,4 @@ const uncalled: Rule = {
     ),
 };
 
-export const stateRules: readonly Rule[] = [unusedStyle, unusedTransform, leak, openSave, uncalled];
+export const stateRules: readonly Rule[] = [unusedStyle, unusedTransform, leak, addsUp, openSave, uncalled];
