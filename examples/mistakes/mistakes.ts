@@ -716,6 +716,20 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'too-fast': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas, { frame }) {
+        canvas.circle({ at: [160 + 100 * Math.sin(frame), 90], radius: 20, fill: buoy }); // ←
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas, { seconds }) {
+        canvas.circle({ at: [160 + 100 * Math.sin(2 * seconds), 90], radius: 20, fill: buoy });
+      },
+    }),
+  },
   gone: {
     mistake: defineSketch({
       canvas,
@@ -778,6 +792,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       carry: 1,
       paint(canvas, { frame }) {
         if (frame === 0) canvas.circle({ at: [160, 90], radius: 40, fill: buoy });
+      },
+    }),
+  },
+  'one-frame': {
+    mistake: defineSketch({
+      canvas,
+      duration: 2,
+      paint(canvas, { frame, seconds }) {
+        canvas.circle({ at: [swing(seconds, 2, 40, 280), 120], radius: 20, fill: buoy });
+        if (frame === 30) canvas.circle({ at: [160, 50], radius: 30, fill: lamp });
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      duration: 2,
+      paint(canvas, { frame, seconds }) {
+        canvas.circle({ at: [swing(seconds, 2, 40, 280), 120], radius: 20, fill: buoy });
+        if (frame >= 30 && frame < 60) canvas.circle({ at: [160, 50], radius: 30, fill: lamp });
       },
     }),
   },

@@ -40,7 +40,7 @@ test('every rule has its pair of sketches', () => {
 
 /** Mistakes of calls, of the state or of time, and of no one thing that is drawn. */
 const withoutItems = new Set(
-  'adds-up barely-moves begins-anew beyond-ramp channels clock degrees exact-moment flashing flips-while-held frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves open-save paint-changes paints-over piles-up progress-for-seconds runs-differ same-chance seam timer too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
+  'adds-up barely-moves begins-anew beyond-ramp channels clock degrees exact-moment flashing flips-while-held frame-bound gone growing hues milliseconds no-duration noise-steps nothing-drawn nothing-moves one-frame open-save paint-changes paints-over piles-up progress-for-seconds runs-differ same-chance seam timer too-fast too-slow uncalled unknown-label unseeded unused unused-style unused-transform vanishes wiped'.split(' '),
 ); // prettier-ignore
 
 describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
@@ -56,6 +56,7 @@ describe.each(Object.entries(mistakes))('%s', (name, { mistake, cured }) => {
       expect([
         'begins-anew',
         'exact-moment',
+        'one-frame',
         'flips-while-held',
         'progress-for-seconds',
         'seam',
@@ -501,6 +502,28 @@ describe('in time', () => {
     ['what comes back has not vanished', (canvas, { frame }) => {
       if (frame < 3 || frame > 30) canvas.circle({ at: [90 + frame, 90], radius: 20, fill: '#24506a' });
     }, []],
+    ['what every twentieth frame draws', (canvas, { frame }) => {
+      if (frame % 20 === 5) canvas.circle({ at: [90 + frame, 90], radius: 20, fill: '#24506a' });
+    }, ['one-frame: the circle at [95, 90] is drawn in frame 5, 25, and not in those before and after it']],
+    ['what two frames draw', (canvas, { frame, progress }) => {
+      canvas.circle({ at: [90, 90 + 40 * progress], radius: 20, fill: '#24506a' });
+      if (frame === 20 || frame === 21) canvas.circle({ at: [190, 90], radius: 20, fill: '#24506a' });
+    }, []],
+    ['what one frame draws, and a carry keeps', (canvas, { frame, progress }) => {
+      canvas.circle({ at: [90, 50 + 80 * progress], radius: 20, fill: '#24506a' });
+      if (frame === 20) canvas.circle({ at: [190, 90], radius: 20, fill: '#24506a' });
+    }, [], 1],
+    ['what comes and goes by chance', (canvas, { frame, random }) => {
+      const chance = random.stream(frame);
+      for (let i = 0; i < 3; i++) if (chance.likely(0.5)) canvas.circle({ at: [90 + 60 * i, 90], radius: 20, fill: '#24506a' });
+    }, []],
+    ['what a counter of frames throws to and fro', (canvas, { frame }) =>
+      canvas.circle({ at: [160 + 90 * Math.cos(1.3 * frame), 90], radius: 20, fill: '#24506a' }),
+      ['too-fast: what Math.cos is given goes on by 1.3 from frame to frame']],
+    ['what goes round once in eight frames', (canvas, { frame }) =>
+      canvas.circle({ at: [160 + 90 * Math.cos(0.79 * frame), 90], radius: 20, fill: '#24506a' }), []],
+    ['a curve of many sines', (canvas, { frame }) =>
+      canvas.spline({ points: Array.from({ length: 30 }, (_, i) => [20 + 9 * i, 90 + 40 * Math.sin(i + 0.2 * frame)]), stroke: '#24506a' }), []],
     ['what a carry keeps, and is drawn anew where it was', (canvas, { seconds }) => {
       for (let i = 0; i < 12; i++) canvas.circle({ at: [20 + 25 * i, 60], radius: 9, fill: '#24506a' });
       canvas.circle({ at: [20 + 200 * seconds, 120], radius: 9, fill: '#f1b64e' });
@@ -521,6 +544,11 @@ describe('in time', () => {
       canvas.circle({ at: [160, 90], radius: 20 + 20 * seconds, fill: '#24506a' }), []],
     ['what is longer than wide, by its length', (canvas, { seconds }) =>
       canvas.rect({ at: [160, 90], size: [50, 4 + 40 * seconds], fill: '#24506a' }), []],
+    ['what grows from nothing on', (canvas, { seconds }) =>
+      canvas.circle({ at: [160, 90], radius: 50 * seconds, fill: '#24506a' }),
+      ['growing: the circle grows in every frame, from nothing to a size of 98 within 40 frames']],
+    ['what grows from nothing for a while', (canvas, { seconds }) =>
+      canvas.circle({ at: [160, 90], radius: 40 * seconds, fill: '#24506a' }), []],
     ['what leaves for good', (canvas, { seconds }) =>
       canvas.circle({ at: [240 + 200 * seconds, 90], radius: 20, fill: '#24506a' }),
       ['gone: the circle leaves the canvas and moves on and on']],

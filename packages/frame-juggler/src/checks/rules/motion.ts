@@ -6,6 +6,7 @@ import { pathBox } from '../../geometry/path.ts';
 import { hypot } from '../../maths/power.ts';
 import { isSameFrame } from '../../review/same-frame.ts';
 import {
+  byLine,
   isFiniteBox,
   lineOfTrack,
   middle,
@@ -54,16 +55,40 @@ const growing: Rule = {
       if (!boxes.every(isFiniteBox)) return false;
       const sizes = (boxes as Box[]).map(span);
       const rises = sizes.every((size, i) => i === 0 || size > sizes[i - 1]);
-      return rises && sizes[0] > 0 && sizes.at(-1)! > 3 * sizes[0];
+      // What begins as nothing has to become large to be without an end.
+      const least = sizes[0] > 0 ? 3 * sizes[0] : Math.min(sketch.width, sketch.height) / 2;
+      return rises && sizes.at(-1)! > least;
     });
-    return ofTracks(
-      evidence,
-      grown,
-      (list) =>
-        `${thing(list)} ${list.length > 1 ? 'grow' : 'grows'} in every frame, to ${(span(list[0].boxes.at(-1)!) / span(list[0].boxes[0]!)).toFixed(1)} times the size within ${course.length} frames`,
-    );
+    return ofTracks(evidence, grown, (list) => {
+      const [from, to] = [list[0].boxes[0]!, list[0].boxes.at(-1)!].map(span);
+      const size = from > 0 ? `to ${(to / from).toFixed(1)} times the size` : `from nothing to a size of ${Math.round(to)}`; // prettier-ignore
+      return `${thing(list)} ${list.length > 1 ? 'grow' : 'grows'} in every frame, ${size} within ${course.length} frames`;
+    });
   },
 };
+
+/**
+ * Whether an angle that goes on by so much from frame to frame jumps, and does not swing: it has gone round within seven of
+ * them. More than once round in each, or by fives, are degrees.
+ */
+const isJump = (step: number): boolean => Math.abs(step) > 0.9 && Math.abs(step) < 6.5 && !Number.isInteger(step / 5);
+
+const tooFast: Rule = {
+  name: 'too-fast',
+  title: 'A movement too fast to follow',
+  why: 'Math.sin and Math.cos go round once in 2π, about 6.3: a counter of frames is through with that in six frames, and what it moves jumps to and fro.',
+  cure: 'Give them seconds, Math.sin(2 * seconds), or use swing(seconds, 3, 80, 240).',
+  find: ({ noted, course }) =>
+    byLine(noted.angles.filter(({ line }) => line !== undefined), ({ line }) => line).flatMap((asked) => {
+      // One call in each frame, but for those that were painted twice: what asks for many angles in a frame draws a curve.
+      if (course.length < 20 || asked.length < course.length - 1 || asked.length > course.length + 4) return [];
+      const steps = asked.slice(1).map(({ angle }, i) => angle - asked[i].angle).filter((step) => step !== 0);
+      const [step] = steps;
+      if (steps.length < course.length - 4 || !isJump(step) || steps.some((each) => Math.abs(each - step) > 1e-6)) return [];
+      const [{ call, line }] = asked;
+      return [{ line, frame: undefined, text: `what ${call} is given goes on by ${Number(step.toFixed(2))} from frame to frame` }];
+    }),
+}; // prettier-ignore
 
 const timeWords = ['seconds', 'frame', 'progress', 'delta'];
 
@@ -267,4 +292,4 @@ function move(from: Box, to: Box): [number, number] {
   return [toX - x, toY - y];
 }
 
-export const motionRules: readonly Rule[] = [growing, nothingMoves, barelyMoves, gone, frameBound];
+export const motionRules: readonly Rule[] = [growing, nothingMoves, barelyMoves, tooFast, gone, frameBound];

@@ -6,6 +6,7 @@ import {
   isFiniteBox,
   isVeil,
   itemsByLine,
+  middle,
   waitsForInput,
   type Detail,
   type Sighting,
@@ -56,6 +57,33 @@ const vanishes: Rule = {
     ];
   },
 };
+
+const oneFrame: Rule = {
+  name: 'one-frame',
+  title: 'Drawn in one frame alone',
+  why: 'Each frame starts fresh: what one of them draws is gone in the next, before anybody has seen it.',
+  cure: 'Draw it for a stretch of time, if (frame >= 30 && frame < 60); or keep what was drawn with carry: 1.',
+  find({ course, first, tracks, sketch, noted }) {
+    if (course.length < 20 || sketch.carry >= seenCarry || waitsForInput(noted)) return [];
+    const counts = course.map(({ order }) => order.length);
+    const usual = counts.toSorted((one, other) => one - other)[Math.floor(counts.length / 2)];
+    const more = counts.flatMap((count, at) => (count > usual ? [at] : []));
+    // What comes and goes otherwise, as sparks do, is another thing, and so is a first frame with nothing after it.
+    const isAlone = more.every((at, i) => i === 0 || at > more[i - 1] + 1) && counts.every((count) => count >= usual);
+    if (more.length === 0 || more.length * 8 > counts.length || !isAlone || (usual === 0 && more.join() === '0'))
+      return [];
+    const track = tracks.find(({ boxes }) => more.includes(boxes.findIndex((box) => box !== undefined)));
+    const box = track?.boxes.find((each) => each !== undefined);
+    if (track === undefined || box === undefined) return [];
+    const where = middle(box).map(Math.round).join(', ');
+    const frames = more.slice(0, 3).map((at) => first + at).join(', '); // prettier-ignore
+    const text = `the ${track.shape} at [${where}] is drawn in frame ${frames}${more.length > 3 ? ' and so on' : ''}, and not in those before and after it`;
+    return [{ line: undefined, frame: first + more[0], text }];
+  },
+};
+
+/** From so much of the last picture on, what a frame draws is seen for a while. */
+const seenCarry = 0.5;
 
 const paintsOver: Rule = {
   name: 'paints-over',
@@ -261,6 +289,7 @@ function piles(counts: readonly number[]): boolean {
 export const timeRules: readonly Rule[] = [
   nothingDrawn,
   vanishes,
+  oneFrame,
   paintsOver,
   wiped,
   pilesUp,
