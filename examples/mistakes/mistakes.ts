@@ -1233,6 +1233,24 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       },
     }),
   },
+  'text-over-text': {
+    mistake: defineSketch({
+      canvas,
+      paint(canvas) {
+        ['East Mole', 'Fish Quay', 'Old Crane'].forEach(
+          (name, i) => canvas.text(name, { at: [160, 60 + i * 12], size: 24, fill: ink }), // ←
+        );
+      },
+    }),
+    cured: defineSketch({
+      canvas,
+      paint(canvas) {
+        ['East Mole', 'Fish Quay', 'Old Crane'].forEach((name, i) =>
+          canvas.text(name, { at: [160, 60 + i * 32], size: 24, fill: ink }),
+        );
+      },
+    }),
+  },
   'smeared-text': {
     mistake: defineSketch({
       canvas,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { pattern, picture, polar, type Canvas } from 'frame-juggler';
+import { defineShape, pattern, picture, polar, type Canvas } from 'frame-juggler';
 import { foundIn, type Paint } from '../fixtures/found-in.ts';
 
 /* The rules about single items, at the borders of what is found. */
@@ -33,6 +33,16 @@ describe('off the canvas', () => {
 
 /** From the left of the canvas to its right, or from its top beyond its bottom. */
 const along = Array.from({ length: 81 }, (_, i) => i * 4);
+/** An outline that is not closed. */
+const kite = defineShape({
+  name: 'kite',
+  options: { size: 20 },
+  outline({ size }, path) {
+    path.moveTo([0, -size]);
+    path.lineTo([size, 0]);
+    path.lineTo([0, size]);
+  },
+});
 const side = { from: [0, 0], to: [320, 180] } as const;
 const lined = (width: number): object => ({ fill: 'none', stroke: { color: blue, width } });
 
@@ -141,6 +151,8 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
     canvas.polyline({ points: along.map((x) => [x, 20 + 30 * Math.sin(x / 20)]), stroke: blue }), []],
   ['a line that goes on straight, and by a little', (canvas) =>
     canvas.polyline({ points: along.map((x) => [x, 90 + x / 200]), stroke: blue }), []],
+  ['a shape of its own with an open outline', (canvas) => canvas.shape(kite, { at: [160, 90], fill: blue }),
+    ['unfilled: the kite has a fill, and no inside that it could fill']],
   ['three in one place', (canvas) => {
     for (let i = 0; i < 3; i++) canvas.circle({ at: [90, 90], radius: 30, fill: blue });
   }, ['same-place: 3 circle items lie in exactly the same place']],
@@ -231,5 +243,30 @@ describe('steps of a loop', () => {
     ['turns by what chance gives', (canvas, { random }) => each(() => (canvas.rotate(random.between(0, 40)), bar(canvas)))(canvas, undefined as never)],
   ])('%s do not', async (_, paint) => {
     expect(await addUp(paint)).toBe(false);
+  }); // prettier-ignore
+});
+
+describe('a text', () => {
+  const text = (canvas: Canvas, said: string, y: number, size = 24): void => canvas.text(said, { at: [160, y], size, fill: blue }); // prettier-ignore
+  test.each<[name: string, paint: Paint, found: readonly string[]]>([
+    ['over another', (canvas) => (text(canvas, 'Fish Quay', 60), text(canvas, 'Old Crane', 66)),
+      ['text-over-text: the text “Old Crane” lies over the text “Fish Quay”']],
+    ['in rows that are too close', (canvas) => {
+      for (const row of [1, 2, 3]) text(canvas, `Berth ${row}`, 40 + row * 10);
+    }, ['text-over-text: the text “Berth 2” lies over the text “Berth 1”, and 1 more like it']],
+    ['over its own shadow', (canvas) => (text(canvas, 'Fish Quay', 61), text(canvas, 'Fish Quay', 60)), []],
+    ['below another', (canvas) => (text(canvas, 'Fish Quay', 60), text(canvas, 'Old Crane', 84)), []],
+    ['on a plate over another', (canvas) => {
+      text(canvas, 'Fish Quay', 60);
+      canvas.rect({ at: [160, 68], size: [200, 28], fill: '#e4efe8' });
+      text(canvas, 'Old Crane', 66);
+    }, []],
+    ['over a much larger one', (canvas) => (text(canvas, '7', 90, 90), text(canvas, 'Old Crane', 90)), []],
+    ['that passes by another', (canvas, { seconds }) => (text(canvas, 'Fish Quay', 60), text(canvas, 'Old Crane', 60 + 90 * seconds)), []],
+    ['among others that are scattered', (canvas, { random }) => {
+      for (const name of ['Mole', 'Quay', 'Berth']) text(canvas, name, random.between(85, 95));
+    }, []],
+  ])('%s', async (_, paint, found) => {
+    expect((await foundIn(paint)).filter((one) => one.startsWith('text-over-text'))).toEqual(found);
   }); // prettier-ignore
 });

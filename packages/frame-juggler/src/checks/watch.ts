@@ -29,9 +29,10 @@ export interface NotedCall {
   lacking?: readonly string[];
 }
 
-/** The options that a call was given; none where it takes none. */
-export function optionsOf({ given }: NotedCall): Readonly<Record<string, unknown>> {
-  return (given.find((one) => typeof one === 'object' && one !== null) ?? {}) as Readonly<Record<string, unknown>>;
+/** The options that a call was given; none where it takes none. A picture or a kind of shape comes before them. */
+export function optionsOf({ name, given }: NotedCall): Readonly<Record<string, unknown>> {
+  const rest = name === 'picture' || name === 'shape' ? given.slice(1) : given;
+  return (rest.find((one) => typeof one === 'object' && one !== null) ?? {}) as Readonly<Record<string, unknown>>;
 }
 
 /** A call of `noise`: where it was asked for, and what it gave. */

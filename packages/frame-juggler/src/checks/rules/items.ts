@@ -10,14 +10,15 @@ import { optionsOf } from '../watch.ts';
 const unfilled: Rule = {
   name: 'unfilled',
   title: 'A fill where there is no inside',
-  why: 'An open arc, spline, path or polyline is a line: its fill colors that line, and nothing is filled.',
-  cure: "Close it: close: 'sector' or 'chord' of an arc, closed: true of a spline, Z at the end of a path's data, polygon in place of polyline. A line's own color is its stroke.",
+  why: 'An open arc, spline, path, polyline or outline of a shape of your own is a line: its fill colors that line, and nothing is filled.',
+  cure: "Close it: close: 'sector' or 'chord' of an arc, closed: true of a spline, Z at the end of a path's data, closePath() at the end of an outline, polygon in place of polyline. A line's own color is its stroke.",
   find: (evidence) =>
     linesThat(
       evidence,
       ({ item: { shape, fill, stroke }, place }, { log }) => {
         const call = log.callOf(place);
-        if (call === undefined || !mayBeClosed.has(shape) || fill !== undefined) return false;
+        if (call === undefined || !(mayBeClosed.has(shape) || call.name === 'shape') || fill !== undefined)
+          return false;
         const { fill: wanted = 'none', points } = optionsOf(call);
         // One that is wider than by default is meant to be a line.
         return wanted !== 'none' && stroke?.width === 1 && !(Array.isArray(points) && points.length < 3);

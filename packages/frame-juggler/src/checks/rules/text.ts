@@ -1,6 +1,8 @@
+import { intersectBoxes, type Box } from '../../geometry/box.ts';
 import { largestScale, multiply } from '../../geometry/matrix.ts';
 import { alphaOf, blueOf, greenOf, redOf } from '../../paint/color.ts';
 import {
+  byLine,
   called,
   callsByLine,
   covers,
@@ -222,6 +224,56 @@ function contrastOf({ item: { fill, opacity, group }, description, under }: Seen
   return contrast(relativeLuminance(redOf(fill), greenOf(fill), blueOf(fill)), relativeLuminance(...under));
 }
 
+/** So much of a text's box may lie over another's: letters that are placed one by one come so close. */
+const maxOverlap = 0.25;
+/** With more texts than this, they are a texture. */
+const maxTexts = 300;
+
+const textOverText: Rule = {
+  name: 'text-over-text',
+  title: 'Text over other text',
+  why: 'Where letters stand on letters, neither can be read.',
+  cure: 'Set them apart by more than their size: at: [60, 40 + i * 26] for a size of 20; or break one text into lines, with maxWidth or \\n.',
+  find(evidence) {
+    // What lies by chance is scattered.
+    if (evidence.noted.asked.has('random')) return [];
+    const still = stillKeys(evidence);
+    const [detail] = evidence.details;
+    const texts = detail.items.filter((seen) => still.has(seen.key) && isPlainText(seen));
+    if (texts.length > maxTexts) return [];
+    const over = texts.flatMap((seen, i) => {
+      const under = texts.slice(0, i).find((other) => isOver(seen, other, detail));
+      return under === undefined ? [] : [{ seen, under }];
+    });
+    return byLine(over, ({ seen }) => seen.description.source).map((list) => {
+      const [{ seen, under }] = list;
+      const more = list.length > 1 ? `, and ${list.length - 1} more like it` : '';
+      const items = list.map((one) => one.seen.place + 1);
+      return { line: seen.description.source, frame: detail.at, text: `${called([seen])} lies over ${called([under])}${more}`, items }; // prettier-ignore
+    });
+  },
+};
+
+/** Whether an item is a text that is upright, opaque and to be seen. */
+function isPlainText({ item: { text, fill, opacity, group, transform }, description: { hidden } }: SeenItem): boolean {
+  if (text === undefined || text.trim() === '' || hidden !== undefined || opacity < 1) return false;
+  for (let at = group; at !== undefined; at = at.parent) if (at.opacity < 1) return false;
+  return typeof fill === 'number' && alphaOf(fill) === 255 && transform[1] === 0 && transform[2] === 0;
+}
+
+/** Whether a text lies over another that says something else in letters of about the same size, and nothing is between them. */
+function isOver(seen: SeenItem, other: SeenItem, detail: Detail): boolean {
+  if (seen.item.text === other.item.text) return false;
+  const sizes = [seen, other].map((one) => pixelSize(one, detail) ?? 0);
+  if (Math.max(...sizes) > 1.5 * Math.min(...sizes)) return false;
+  const [one, two] = [seen.description.box, other.description.box];
+  const area = ({ left, top, right, bottom }: Box): number => Math.max(0, right - left) * Math.max(0, bottom - top);
+  const shared = intersectBoxes(one, two);
+  if (area(shared) <= maxOverlap * Math.min(area(one), area(two))) return false;
+  const [from, to] = [detail.items.indexOf(other), detail.items.indexOf(seen)];
+  return !detail.items.slice(from + 1, to).some((between) => covers(between, shared));
+}
+
 /** From so much of the last picture on, what a text said before can still be seen. */
 const seenCarry = 0.5;
 
@@ -262,5 +314,6 @@ export const textRules: readonly Rule[] = [
   missingValue,
   longNumber,
   lowContrast,
+  textOverText,
   smearedText,
 ];
