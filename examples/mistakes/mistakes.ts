@@ -596,9 +596,9 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas) {
         canvas.translate([160, 90]);
-        for (let i = 0; i < 8; i++) {
-          canvas.rotate(i * 45); // ←
-          canvas.rect({ at: [50, 0], size: [40, 10], fill: buoy });
+        for (let i = 0; i < 12; i++) {
+          canvas.rotate(i * 30); // ←
+          canvas.rect({ at: [50, 0], size: [40, 8], fill: buoy });
         }
       },
     }),
@@ -606,8 +606,8 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas) {
         canvas.translate([160, 90]);
-        for (let i = 0; i < 8; i++)
-          canvas.group({ rotate: i * 45 }, () => canvas.rect({ at: [50, 0], size: [40, 10], fill: buoy }));
+        for (let i = 0; i < 12; i++)
+          canvas.group({ rotate: i * 30 }, () => canvas.rect({ at: [50, 0], size: [40, 8], fill: buoy }));
       },
     }),
   },
