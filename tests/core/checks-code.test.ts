@@ -118,6 +118,10 @@ test.each<[name: string, sketch: Sketch, found: readonly string[]]>([
   ['whose duration the movement goes into', lasting(6, byZigzag), []],
   ['with a movement of a part of its duration', lasting(4, (onto, { seconds }) => spot(onto, swing(seconds, 0.8, 40, 280))), []],
   ['whose movement is twice as fast as it says', lasting(4, (onto, { seconds }) => spot(onto, swing(seconds * 2, 8, 40, 280))), []],
+  ['with another movement in its comments', lasting(4, (onto, { progress }) => {
+    // Once it was swing(seconds, 3, 40, 280).
+    spot(onto, 90 + 100 * progress);
+  }), []],
   ['with a state that begins anew as well', stateful as Sketch, []],
 ])('a sketch %s, as it begins again', async (_, sketch, found) => {
   expect(await namesIn(sketch)).toEqual(found);
@@ -174,6 +178,10 @@ test.each<[name: string, step: Step, found: boolean]>([
   ['what is held, and was not so far', (state, { pointer }) => {
     if (pointer.down && !state.wasDown) state.isLit = !state.isLit;
     state.wasDown = pointer.down;
+  }, false],
+  ['time, beside a pointer that is held', (state, { pointer, frame }) => {
+    if (pointer.down) state.wasDown = true;
+    if (Math.max(frame % 10, 1) === 9) state.isLit = !state.isLit;
   }, false],
   ['another value', (state, { pointer }) => {
     if (pointer.down) state.isLit = !state.wasDown;

@@ -505,6 +505,10 @@ describe('in time', () => {
     ['what every twentieth frame draws', (canvas, { frame }) => {
       if (frame % 20 === 5) canvas.circle({ at: [90 + frame, 90], radius: 20, fill: '#24506a' });
     }, ['one-frame: the circle at [95, 90] is drawn in frame 5, 25, and not in those before and after it']],
+    ['what the first frame draws beside the others', (canvas, { frame, progress }) => {
+      canvas.circle({ at: [90, 90 + 40 * progress], radius: 20, fill: '#24506a' });
+      if (frame === 0) canvas.rect({ at: [190, 90], size: 20, fill: '#24506a' });
+    }, ['one-frame: the rect at [190, 90] is drawn in frame 0, and not in those before and after it']],
     ['what two frames draw', (canvas, { frame, progress }) => {
       canvas.circle({ at: [90, 90 + 40 * progress], radius: 20, fill: '#24506a' });
       if (frame === 20 || frame === 21) canvas.circle({ at: [190, 90], radius: 20, fill: '#24506a' });

@@ -69,7 +69,7 @@ const exactMoment: Rule = {
   cure: 'Ask for a stretch of time: if (seconds >= 2 && seconds < 3) { … }, or if (Math.floor(seconds) % 2 === 0) { … }.',
   find({ sketch: { code, frames } }) {
     if (frames === 1) return [];
-    const asked = [...code.matchAll(exactly)].find(([, name, rest, number]) => {
+    const asked = [...bare(code).matchAll(exactly)].find(([, name, rest, number]) => {
       // The start is met. What a sketch calls seconds itself may be rounded.
       const isStart = rest === undefined && Number(number) === 0;
       return !isStart && !declares(code, name);
@@ -85,7 +85,7 @@ const declares = (code: string, name: string): boolean => new RegExp(`\\b(?:cons
 function movements(code: string, time: string): { call: string; shift: string; period: number }[] {
   if (declares(code, time)) return [];
   const asked = new RegExp(`(?<![.\\w])(swing|cycle|zigzag)\\(\\s*[\\w.]*\\b${time}\\b\\s*((?:[-+][^,()*/]*)?),\\s*([\\d.]+)\\s*[,)]`, 'g'); // prettier-ignore
-  return [...code.matchAll(asked)].map(([, call, shift, period]) => ({ call, shift, period: Number(period) }));
+  return [...bare(code).matchAll(asked)].map(([, call, shift, period]) => ({ call, shift, period: Number(period) }));
 }
 
 /** Whether one number is so many whole times another. */
@@ -135,7 +135,7 @@ const keyframesByProgress = ({ details, sketch: { frames } }: Evidence): Sightin
   });
 
 /** A switch that is flipped while something is held down. */
-const flipped = /\bif\s*\(\s*[\w.]*\b(pointer|keys)\.down\b[^&|]*?\)\s*\{?\s*([\w.]+)\s*=\s*!\s*\2(?![\w.])/;
+const flipped = /\bif\s*\(\s*[\w.]*\b(pointer|keys)\.down\b(?:\([^()]*\))?\s*\)\s*\{?\s*([\w.]+)\s*=\s*!\s*\2(?![\w.])/;
 
 const flipsWhileHeld: Rule = {
   name: 'flips-while-held',

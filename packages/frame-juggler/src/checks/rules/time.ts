@@ -72,7 +72,7 @@ const oneFrame: Rule = {
     const isAlone = more.every((at, i) => i === 0 || at > more[i - 1] + 1) && counts.every((count) => count >= usual);
     if (more.length === 0 || more.length * 8 > counts.length || !isAlone || (usual === 0 && more.join() === '0'))
       return [];
-    const track = tracks.find(({ boxes }) => more.includes(boxes.findIndex((box) => box !== undefined)));
+    const track = tracks.find(({ boxes }) => boxes.every((box, at) => box === undefined || more.includes(at)));
     const box = track?.boxes.find((each) => each !== undefined);
     if (track === undefined || box === undefined) return [];
     const where = middle(box).map(Math.round).join(', ');
