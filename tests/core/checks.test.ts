@@ -387,6 +387,10 @@ describe('a mistake is found', () => {
       canvas.rect({ from: [0, 0], to: [320, 180], fill: 'rgb(228 239 232 / 20%)' });
       canvas.circle({ at: [40 + 100 * seconds, 90], radius: 20, fill: '#24506a' });
     }, 'wiped: the rect, which is see-through, lies over a fresh background of the same color'],
+    ['in a veil of another color over a fresh background', (canvas, { seconds }) => {
+      canvas.rect({ from: [0, 0], to: [320, 180], fill: 'rgb(0 0 0 / 10%)' });
+      canvas.circle({ at: [40 + 100 * seconds, 90], radius: 20, fill: '#24506a' });
+    }, 'wiped: the rect, which is 90 % see-through, lies over a fresh background: nothing of the last frame is below it'],
     ['in an angle that is a part of a turn', (canvas, { seconds }) =>
       canvas.rect({ at: [160, 90], size: [60, 20], rotate: Math.min(seconds, 0.8), fill: '#24506a' }),
       'barely-moves: nothing goes further than 0.4 pixels in all 40 frames'],
@@ -587,6 +591,14 @@ describe('nothing is found', () => {
     ['in a turn about a corner that keeps what it turns on the canvas', (canvas) => {
       for (let angle = 0; angle < 360; angle += 30)
         canvas.group({ rotate: angle }, () => canvas.line({ from: [60, 5], to: [90, 5], stroke: { color: '#24506a', width: 5 } }));
+    }],
+    ['in a dusk that gets thicker', (canvas, { seconds }) => {
+      canvas.rect({ from: [0, 0], to: [320, 180], fill: 'black', opacity: 0.1 + 0.2 * seconds });
+      canvas.circle({ at: [40 + 100 * seconds, 90], radius: 20, fill: '#f1b64e' });
+    }],
+    ['in a tint below what never moves', (canvas) => {
+      canvas.rect({ from: [0, 0], to: [320, 180], fill: 'rgb(0 0 0 / 10%)' });
+      canvas.circle({ at: [40, 90], radius: 20, fill: '#24506a' });
     }],
     ['in a veil over what a carry keeps', (canvas, { progress }) => {
       canvas.rect({ from: [0, 0], to: [320, 180], fill: 'rgb(228 239 232 / 8%)' });

@@ -200,13 +200,19 @@ export function covers({ item: { fill, opacity, blend }, description: { box } }:
   return isSolid && isAround(box, area);
 }
 
-/** Whether an item is a rectangle over all of the canvas that lets through what is below it, and has the color of that. */
-export function isVeil({ item, changes, description: { hidden, box } }: SeenItem, canvas: Box): boolean {
-  const { shape, group, fill, opacity, blend } = item;
+/** Whether an item is a rectangle over all of the canvas that lets through what is below it. */
+export function isThin(
+  { item: { shape, group, fill, opacity, blend }, description: { box } }: SeenItem,
+  canvas: Box,
+): boolean {
+  // prettier-ignore
   const isOverAll = shape === 'rect' && group === undefined && isAround(box, canvas);
-  const isThin = typeof fill === 'number' && alphaOf(fill) * opacity < 255 && blend === 'normal';
-  return isOverAll && isThin && !changes && hidden === undefined;
+  return isOverAll && typeof fill === 'number' && alphaOf(fill) * opacity < 255 && blend === 'normal';
 }
+
+/** Whether an item is such a rectangle, and has the color of what is below it. */
+export const isVeil = (seen: SeenItem, canvas: Box): boolean =>
+  isThin(seen, canvas) && !seen.changes && seen.description.hidden === undefined;
 
 /** Whether a box has all of an area in it. */
 const isAround = (box: Box, area: Box): boolean =>

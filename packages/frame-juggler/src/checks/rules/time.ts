@@ -1,9 +1,11 @@
 import { hypot } from '../../maths/power.ts';
 import { alphaOf } from '../../paint/color.ts';
+import { isSameFrame } from '../../review/same-frame.ts';
 import {
   callsByLine,
   covers,
   isFiniteBox,
+  isThin,
   isVeil,
   itemsByLine,
   middle,
@@ -123,9 +125,11 @@ const wiped: Rule = {
     if (course.length < 2) return [];
     // A picture that begins anew now and then is meant to.
     const isCleared = course.every(({ carry }) => carry === 0);
-    const wipes = details.map((detail) => (sketch.carry > 0 ? wipeOf(detail, isCleared) : veilOf(detail)));
+    const moves = !isSameFrame(course[0], course.at(-1)!);
+    const wipes = details.map((detail) => (sketch.carry > 0 ? wipeOf(detail, isCleared) : veilOf(detail, moves)));
     const [wipe] = wipes;
-    return wipe !== undefined && wipes.every((one) => one !== undefined) ? [wipe] : [];
+    // One that gets thicker or thinner, as dusk does, is no veil for the last picture.
+    return wipe !== undefined && wipes.every((one) => one?.text === wipe.text) ? [wipe] : [];
   },
 };
 
@@ -140,7 +144,7 @@ function wipeOf({ at, items, canvas, log }: Detail, isCleared: boolean): Sightin
 }
 
 /** What would veil the last picture, were there one, in a frame that starts fresh; undefined where nothing would. */
-function veilOf({ at, items, canvas, frame, log }: Detail): Sighting | undefined {
+function veilOf({ at, items, canvas, frame, log }: Detail, moves: boolean): Sighting | undefined {
   const clear = log.calls.findLast(({ name }) => name === 'clear');
   const alpha = alphaOf(frame.background);
   if (clear !== undefined && alpha > 0 && alpha < 255) {
@@ -152,8 +156,19 @@ function veilOf({ at, items, canvas, frame, log }: Detail): Sighting | undefined
     };
   }
   const veil = items.find((one) => isVeil(one, canvas));
+  if (veil === undefined) return moves ? thinGround({ at, items, canvas }) : undefined;
   const text = 'the rect, which is see-through, lies over a fresh background of the same color';
-  return veil && { line: veil.description.source, frame: at, text, items: [veil.place + 1] };
+  return { line: veil.description.source, frame: at, text, items: [veil.place + 1] };
+}
+
+/** A see-through rect with nothing below it but the background, which could be another color for that. */
+function thinGround({ at, items, canvas }: Pick<Detail, 'at' | 'items' | 'canvas'>): Sighting | undefined {
+  const [first, ...others] = items;
+  if (first === undefined || others.length === 0 || !isThin(first, canvas)) return undefined;
+  const { fill, opacity } = first.item;
+  const part = Math.round((1 - (alphaOf(fill as number) / 255) * opacity) * 100);
+  const text = `the rect, which is ${part} % see-through, lies over a fresh background: nothing of the last frame is below it`; // prettier-ignore
+  return { line: first.description.source, frame: at, text, items: [first.place + 1] };
 }
 
 const tooSlow: Rule = {
