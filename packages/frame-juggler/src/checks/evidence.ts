@@ -201,11 +201,8 @@ export function covers({ item: { fill, opacity, blend }, description: { box } }:
 }
 
 /** Whether an item is a rectangle over all of the canvas that lets through what is below it. */
-export function isThin(
-  { item: { shape, group, fill, opacity, blend }, description: { box } }: SeenItem,
-  canvas: Box,
-): boolean {
-  // prettier-ignore
+export function isThin({ item, description: { box } }: SeenItem, canvas: Box): boolean {
+  const { shape, group, fill, opacity, blend } = item;
   const isOverAll = shape === 'rect' && group === undefined && isAround(box, canvas);
   return isOverAll && typeof fill === 'number' && alphaOf(fill) * opacity < 255 && blend === 'normal';
 }
