@@ -432,14 +432,14 @@ export const mistakes: Readonly<Record<string, Pair>> = {
     mistake: defineSketch({
       canvas,
       paint(canvas, { seconds }) {
-        canvas.scale(swing(seconds, 3, 0.8, 1.2));
+        canvas.scale(swing(seconds, 2, 0.8, 1.2));
         canvas.circle({ at: [160, 90], radius: 40, fill: buoy }); // ←
       },
     }),
     cured: defineSketch({
       canvas,
       paint(canvas, { seconds }) {
-        canvas.scale(swing(seconds, 3, 0.8, 1.2), { about: [160, 90] });
+        canvas.scale(swing(seconds, 2, 0.8, 1.2), { about: [160, 90] });
         canvas.circle({ at: [160, 90], radius: 40, fill: buoy });
       },
     }),
@@ -948,7 +948,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       paint(canvas) {
         let angle = 0;
-        angle += 2;
+        angle += 2; // ←
         canvas.rect({ at: [160, 90], size: 80, rotate: angle, fill: buoy });
       },
     }),
@@ -967,7 +967,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       duration: 4,
       paint(canvas, { seconds }) {
         canvas.circle({ at: [80 + 40 * seconds, 90], radius: 20, fill: buoy });
-        if (seconds === 2) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink });
+        if (seconds === 2) canvas.text('Noon', { at: [160, 150], size: 24, fill: ink }); // ←
       },
     }),
     cured: defineSketch({
@@ -984,7 +984,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       duration: 4,
       paint(canvas, { seconds }) {
-        canvas.circle({ at: [swing(seconds, 3, 40, 280), 90], radius: 20, fill: buoy });
+        canvas.circle({ at: [swing(seconds, 3, 40, 280), 90], radius: 20, fill: buoy }); // ←
       },
     }),
     cured: defineSketch({
@@ -1000,7 +1000,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       duration: 4,
       paint(canvas, { progress }) {
-        canvas.circle({ at: [swing(progress, 4, 40, 280), 90], radius: 20, fill: buoy });
+        canvas.circle({ at: [swing(progress, 4, 40, 280), 90], radius: 20, fill: buoy }); // ←
       },
     }),
     cured: defineSketch({
@@ -1016,7 +1016,7 @@ export const mistakes: Readonly<Record<string, Pair>> = {
       canvas,
       start: () => ({ isLit: true }),
       step(state, { pointer }) {
-        if (pointer.down) state.isLit = !state.isLit;
+        if (pointer.down) state.isLit = !state.isLit; // ←
       },
       paint(canvas, _, { isLit }) {
         canvas.circle({ at: [160, 90], radius: 40, fill: isLit ? lamp : deep });

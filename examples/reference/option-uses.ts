@@ -3,6 +3,7 @@
  * How each option is used that changes no picture, or not the picture of one frame: by the call or the type that has it.
  * They are type-checked, and the reference shows their lines.
  */
+import { readFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import {
   asset,
@@ -82,6 +83,7 @@ export const optionUses: Readonly<Record<string, Readonly<Record<string, () => u
     frames: () => checkSketch(harbor, { ...gathering, frames: [0, 59] }),
     open: () => checkSketch(harbor, { ...gathering, open: (sketch) => new Run(sketch, { seed: 7 }) }),
     now: () => checkSketch(harbor, { ...gathering, now: () => performance.now() }),
+    read: () => checkSketch(harbor, { ...gathering, read: (file) => readFileSync(file, 'utf8') }),
     onProgress: () => checkSketch(harbor, { ...gathering, onProgress: (done) => console.log(done) }),
   },
   explainFrame: {

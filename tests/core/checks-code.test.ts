@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { defineSketch, keyframes, swing, zigzag, type Canvas, type Moment, type Sketch } from 'frame-juggler';
+import { lineOfCode } from '../../packages/frame-juggler/src/checks/bare-code.ts';
 import { check, foundIn, type Paint } from '../fixtures/found-in.ts';
 
 /* The rules that go by how a sketch's functions are written, at the borders of what is found. */
@@ -191,3 +192,11 @@ test.each<[name: string, step: Step, found: boolean]>([
   const sketch = defineSketch({ canvas, start, step, paint: (onto, __, { isLit }) => spot(onto, isLit ? 90 : 200) });
   expect((await namesIn(sketch as Sketch)).includes('flips-while-held')).toBe(found);
 }); // prettier-ignore
+
+test('code is found again in its file where it stands there once, whatever its spaces', () => {
+  const text =
+    "/* angle += 2 */\nlet angle = 0; // angle += 2\nconst said = 'angle += 2';\n  angle+=2;\ntriangle += 2;\nangle += 25;";
+  expect(lineOfCode('quay.ts', text, 'angle += 2')).toEqual({ file: 'quay.ts', line: 4, column: 3 });
+  expect(lineOfCode('quay.ts', `${text}\nangle += 2`, 'angle += 2')).toBeUndefined();
+  expect(lineOfCode('quay.ts', text, 'angle += 3')).toBeUndefined();
+});

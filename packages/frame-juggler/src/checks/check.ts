@@ -90,7 +90,10 @@ export async function checkSketch(sketch: Sketch, setting: GatherSetting): Promi
         expected: suggest(name, names),
       });
   const evidence = await gather(sketch, setting);
-  const findings = rules.flatMap((rule) => found(rule, rule.find(evidence), sketch.accept));
+  const findings = rules.flatMap((rule) => {
+    const sightings = rule.find(evidence).map((one) => (one.written === undefined ? one : { ...one, line: evidence.lineOf(one.written) })); // prettier-ignore
+    return found(rule, sightings, sketch.accept);
+  });
   return {
     format: 'frame-juggler/checkup',
     version: 1,

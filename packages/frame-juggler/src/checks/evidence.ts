@@ -77,6 +77,8 @@ export interface Evidence {
   readonly cost: readonly number[];
   /** Relative luminances of a coarse grid over each frame's picture. */
   readonly luminances: readonly Float32Array[];
+  /** The line at which the sketch has a piece of code; undefined where that is not known. */
+  readonly lineOf: (written: string) => SourceLine | undefined;
 }
 
 /** The things that the frames of a course drew, by their names and their order among those of a name. */
@@ -218,6 +220,8 @@ const isAround = (box: Box, area: Box): boolean =>
 /** The findings at one place. */
 export interface Sighting {
   readonly line: SourceLine | undefined;
+  /** How the code is written there, where the line is not known by a call. */
+  readonly written?: string;
   /** The frame in which it was seen; undefined where it is of no one frame. */
   readonly frame: number | undefined;
   readonly text: string;

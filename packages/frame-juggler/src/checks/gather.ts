@@ -9,6 +9,8 @@ import { isSameFrame } from '../review/same-frame.ts';
 import type { Run } from '../sketch/run.ts';
 import { withParts, type Sketch } from '../sketch/sketch.ts';
 import { RasterSurface } from '../surfaces/raster/surface.ts';
+import type { SourceLine } from '../source-line.ts';
+import { lineOfCode } from './bare-code.ts';
 import { relativeLuminance } from './luminance.ts';
 import { keysOf, tracksOf, type Detail, type Evidence, type SeenItem } from './evidence.ts';
 import { noteLacking, Noted, PaintLog, watched } from './watch.ts';
@@ -24,6 +26,8 @@ export interface GatherSetting {
   readonly open: (sketch: Sketch) => Run;
   /** Milliseconds, from a monotonic clock. */
   readonly now: () => number;
+  /** The text of a file of the sketch's, by its address; some findings have their lines by it. */
+  readonly read?: ((file: string) => string | undefined) | undefined;
   /** Called with how many frames have been looked at, and of how many. */
   readonly onProgress: (done: number, total: number) => void;
 }
@@ -94,7 +98,15 @@ export async function gather(sketch: Sketch, setting: GatherSetting): Promise<Ev
     details,
     ...again,
     luminances,
+    lineOf: (written) => lineOf(written, details, setting.read),
   };
+}
+
+/** The line of a piece of code, in one of the files from which the sketch calls its canvas. */
+function lineOf(written: string, details: readonly Detail[], read: GatherSetting['read']): SourceLine | undefined {
+  const files = new Set(details.flatMap(({ log }) => log.calls.flatMap(({ line }) => line?.file ?? [])));
+  const lines = [...files].flatMap((file) => lineOfCode(file, read?.(file) ?? '', written) ?? []);
+  return lines.length === 1 ? lines[0] : undefined;
 }
 
 /** The frames that are looked at where none are named; their number follows from the first one's items, not from the time. */

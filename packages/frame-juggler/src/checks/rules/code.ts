@@ -1,16 +1,9 @@
+import { bareCode } from '../bare-code.ts';
 import { callsByLine, type Evidence, type Sighting } from '../evidence.ts';
 import type { Rule } from '../rule.ts';
 import { optionsOf } from '../watch.ts';
 
 /* What is told by how a sketch's functions are written, and from seconds that are taken for something else. */
-
-/** Code without what is written in its strings and comments, each of them as long as before. */
-const bare = (code: string): string =>
-  code.replace(/\/\*[^]*?\*\/|\/\/.*|'(?:[^'\\\n]|\\.)*'|"(?:[^"\\\n]|\\.)*"|`(?:[^`\\]|\\[^])*`/g, (match) =>
-    match.replace(/(\$\{[^}]*\})|[^]/g, (each, code: string | undefined) =>
-      match.startsWith('`') && code !== undefined ? code : ' '.repeat(each.length),
-    ),
-  );
 
 /** A variable that begins at a number; and how a number is added to it, or it is multiplied by one. */
 const beginning = /(?<![.\w])let\s+(\w+)\s*=\s*(-?[\d.]+)\s*[;\n]/g;
@@ -24,7 +17,7 @@ const beginsAnew: Rule = {
   cure: 'Work it out from the time, const angle = 40 * seconds; or keep it in the state: start: () => ({ angle: 0 }), step: (state, { delta }) => void (state.angle += 40 * delta).',
   find({ sketch: { code, frames } }) {
     if (frames === 1) return [];
-    const plain = bare(code);
+    const plain = bareCode(code);
     for (const { 0: declared, 1: name, 2: value, index } of plain.matchAll(beginning)) {
       const rest = plain.slice(index + declared.length);
       const block = rest.slice(0, endOfBlock(rest));
@@ -35,8 +28,9 @@ const beginsAnew: Rule = {
       // Between two uses it goes on from the one to the other.
       if (isRead(before) === isRead(after)) continue;
       const at = index + declared.length + change.index;
-      const text = `${name} is ${value} at the beginning of every frame, so that “${code.slice(at, at + change[0].length)}” does not add up`;
-      return [{ line: undefined, frame: undefined, text }];
+      const written = code.slice(at, at + change[0].length);
+      const text = `${name} is ${value} at the beginning of every frame, so that “${written}” does not add up`;
+      return [{ line: undefined, written, frame: undefined, text }];
     }
     return [];
   },
@@ -69,12 +63,14 @@ const exactMoment: Rule = {
   cure: 'Ask for a stretch of time: if (seconds >= 2 && seconds < 3) { … }, or if (Math.floor(seconds) % 2 === 0) { … }.',
   find({ sketch: { code, frames } }) {
     if (frames === 1) return [];
-    const asked = [...bare(code).matchAll(exactly)].find(([, name, rest, number]) => {
+    const asked = [...bareCode(code).matchAll(exactly)].find(([, name, rest, number]) => {
       // The start is met. What a sketch calls seconds itself may be rounded.
       const isStart = rest === undefined && Number(number) === 0;
       return !isStart && !declares(code, name);
     });
-    return asked === undefined ? [] : [{ line: undefined, frame: undefined, text: `the sketch asks for ${asked[0]}` }];
+    if (asked === undefined) return [];
+    const [written] = asked;
+    return [{ line: undefined, written, frame: undefined, text: `the sketch asks for ${written}` }];
   },
 };
 
@@ -82,10 +78,15 @@ const exactMoment: Rule = {
 const declares = (code: string, name: string): boolean => new RegExp(`\\b(?:const|let|var)\\s+${name}\\b`).test(code);
 
 /** The movements that code asks for at a time, `seconds` or `progress`, and the number that each takes for a round. */
-function movements(code: string, time: string): { call: string; shift: string; period: number }[] {
+function movements(code: string, time: string): { written: string; call: string; shift: string; period: number }[] {
   if (declares(code, time)) return [];
   const asked = new RegExp(`(?<![.\\w])(swing|cycle|zigzag)\\(\\s*[\\w.]*\\b${time}\\b\\s*((?:[-+][^,()*/]*)?),\\s*([\\d.]+)\\s*[,)]`, 'g'); // prettier-ignore
-  return [...bare(code).matchAll(asked)].map(([, call, shift, period]) => ({ call, shift, period: Number(period) }));
+  return [...bareCode(code).matchAll(asked)].map(([written, call, shift, period]) => ({
+    written,
+    call,
+    shift,
+    period: Number(period),
+  }));
 }
 
 /** Whether one number is so many whole times another. */
@@ -102,9 +103,9 @@ const seam: Rule = {
     const duration = frames / frameRate;
     const found = movements(code, 'seconds').find(({ period }) => !fits(duration, period));
     if (found === undefined) return [];
-    const { call, period } = found;
+    const { written, call, period } = found;
     const text = `${call} takes ${period} seconds for a round, and the sketch begins again after ${duration}`;
-    return [{ line: undefined, frame: undefined, text }];
+    return [{ line: undefined, written, frame: undefined, text }];
   },
 };
 
@@ -118,8 +119,8 @@ const progressForSeconds: Rule = {
     if (frames === Infinity || frames === 1) return [];
     const found = movements(code, 'progress').find(({ shift, period }) => shift === '' && period > 1);
     if (found === undefined) return keyframesByProgress(evidence);
-    const { call, period } = found;
-    return [{ line: undefined, frame: undefined, text: `${call} is given progress, and takes ${period} seconds for a round` }]; // prettier-ignore
+    const { written, call, period } = found;
+    return [{ line: undefined, written, frame: undefined, text: `${call} is given progress, and takes ${period} seconds for a round` }]; // prettier-ignore
   },
 };
 
@@ -143,10 +144,12 @@ const flipsWhileHeld: Rule = {
   why: 'What is down is down in every frame until it is let go: a switch that flips each time flickers, and ends by chance.',
   cure: 'Ask for the frame in which it was pressed: if (pointer.justPressed) state.isLit = !state.isLit.',
   find({ sketch: { code } }) {
-    const found = flipped.exec(bare(code));
+    const found = flipped.exec(bareCode(code));
     if (found === null) return [];
-    const [, what, name] = found;
-    return [{ line: undefined, frame: undefined, text: `${name} flips in each frame in which ${what}.down is true` }];
+    const [written, what, name] = found;
+    return [
+      { line: undefined, written, frame: undefined, text: `${name} flips in each frame in which ${what}.down is true` },
+    ];
   },
 };
 

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { checkSketch, type Checkup } from '../../checks/check.ts';
 import { optional, schemaOf, type Options } from '../../schema/schema.ts';
 import type { Sketch } from '../../sketch/sketch.ts';
@@ -29,6 +30,16 @@ export async function check(sketch: Sketch | string, options: CheckOptions = {})
     frames: wanted && rangeOf(open(loaded), wanted),
     open,
     now: () => performance.now(),
+    read: textOf,
     onProgress: (done, total) => onProgress?.(done, total),
   });
+}
+
+/** The text of a file of the sketch's, for the lines in it; undefined where it is no file any more. */
+function textOf(file: string): string | undefined {
+  try {
+    return readFileSync(file, 'utf8');
+  } catch {
+    return undefined;
+  }
 }
