@@ -198,6 +198,21 @@ test.each<[name: string, paint: Paint, found: boolean]>([
   expect((await foundIn(paint)).some((one) => one.startsWith('exact-moment'))).toBe(found);
 }); // prettier-ignore
 
+test('at few frames a second each of them is seen, and a sine of their number can be followed', async () => {
+  const foundAt = async (frameRate: number): Promise<string[]> => {
+    const sketch = defineSketch({
+      canvas: { width: 320, height: 180, background: '#e4efe8' },
+      frameRate,
+      paint(canvas, { frame }) {
+        canvas.circle({ at: [160 + 90 * Math.sin(frame), 120], radius: 20, fill: '#24506a' });
+        if (frame === 9) canvas.circle({ at: [160, 50], radius: 20, fill: '#24506a' });
+      },
+    });
+    return (await check(sketch, false)).findings.map(({ name }) => name);
+  };
+  expect([await foundAt(8), await foundAt(24)]).toEqual([[], ['too-fast', 'one-frame']]);
+});
+
 test('what is drawn by the frame up to some limit does not pile up', async () => {
   const growing = async (limited: boolean): Promise<string[]> => {
     const row = (canvas: Canvas, count: number): void => {

@@ -69,7 +69,7 @@ const growing: Rule = {
 
 /**
  * Whether an angle that goes on by so much from frame to frame jumps, and does not swing: it has gone round within seven of
- * them. More than once round in each, or by fives, are degrees.
+ * them. More than once round in each, or by fives, are degrees. Up to two rounds in a second can be followed at any rate.
  */
 const isJump = (step: number): boolean => Math.abs(step) > 0.9 && Math.abs(step) < 6.5 && !Number.isInteger(step / 5);
 
@@ -78,13 +78,13 @@ const tooFast: Rule = {
   title: 'A movement too fast to follow',
   why: 'Math.sin and Math.cos go round once in 2π, about 6.3: a counter of frames is through with that in six frames, and what it moves jumps to and fro.',
   cure: 'Give them seconds, Math.sin(2 * seconds), or use swing(seconds, 3, 80, 240).',
-  find: ({ noted, course }) =>
+  find: ({ noted, course, sketch }) =>
     byLine(noted.angles.filter(({ line }) => line !== undefined), ({ line }) => line).flatMap((asked) => {
       // One call in each frame, but for those that were painted twice: what asks for many angles in a frame draws a curve.
       if (course.length < 20 || asked.length < course.length - 1 || asked.length > course.length + 4) return [];
       const steps = asked.slice(1).map(({ angle }, i) => angle - asked[i].angle).filter((step) => step !== 0);
       const [step] = steps;
-      if (steps.length < course.length - 4 || !isJump(step) || steps.some((each) => Math.abs(each - step) > 1e-6)) return [];
+      if (steps.length < course.length - 4 || !isJump(step) || Math.abs(step) * sketch.frameRate < 4 * Math.PI || steps.some((each) => Math.abs(each - step) > 1e-6)) return [];
       const [{ call, line }] = asked;
       return [{ line, frame: undefined, text: `what ${call} is given goes on by ${Number(step.toFixed(2))} from frame to frame` }];
     }),

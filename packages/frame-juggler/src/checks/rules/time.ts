@@ -66,7 +66,7 @@ const oneFrame: Rule = {
   why: 'Each frame starts fresh: what one of them draws is gone in the next, before anybody has seen it.',
   cure: 'Draw it for a stretch of time, if (frame >= 30 && frame < 60); or keep what was drawn with carry: 1.',
   find({ course, first, tracks, sketch, noted }) {
-    if (course.length < 20 || sketch.carry >= seenCarry || waitsForInput(noted)) return [];
+    if (course.length < 20 || sketch.carry >= seenCarry || sketch.frameRate <= seenRate || waitsForInput(noted)) return []; // prettier-ignore
     const counts = course.map(({ order }) => order.length);
     const usual = counts.toSorted((one, other) => one - other)[Math.floor(counts.length / 2)];
     const more = counts.flatMap((count, at) => (count > usual ? [at] : []));
@@ -86,6 +86,8 @@ const oneFrame: Rule = {
 
 /** From so much of the last picture on, what a frame draws is seen for a while. */
 const seenCarry = 0.5;
+/** At so few frames a second, each of them is seen. */
+const seenRate = 10;
 
 const paintsOver: Rule = {
   name: 'paints-over',
