@@ -37,12 +37,16 @@ async function choose(label: string): Promise<void> {
   await until(async () => (await viewer.page.locator('.given').count()) > 0, true);
 }
 
+/** Where the picture is: one that has just come puts another canvas in this one's place. */
+async function canvasBox(): Promise<{ x: number; y: number; width: number; height: number }> {
+  let box = null;
+  while (box === null) box = await viewer.page.locator('#canvas').boundingBox();
+  return box;
+}
+
 /** Drags what is at a point of the sketch by so many pixels of the page; `while held` is done before it is let go. */
 async function drag(x: number, y: number, dx: number, dy: number, held?: () => Promise<void>): Promise<void> {
-  const canvas = viewer.page.locator('#canvas');
-  let box = await canvas.boundingBox();
-  // A picture that has just come puts another canvas in this one's place.
-  while (box === null) box = await canvas.boundingBox();
+  const box = await canvasBox();
   const [left, top] = [box.x + (x / 400) * box.width, box.y + (y / 200) * box.height];
   await viewer.page.mouse.move(left, top);
   await viewer.page.mouse.down();
@@ -61,7 +65,7 @@ async function settled(): Promise<void> {
 describe('numbers by hand', () => {
   test('a shape is dragged through all that is in force; the picture follows, undo brings back the same bytes', async () => {
     await choose('crate');
-    const scale = (await viewer.page.locator('#canvas').boundingBox())!.width / 400;
+    const scale = (await canvasBox()).width / 400;
     // The middle of the crate: [100, 10] turned by 30°, doubled and moved.
     const turn = Math.PI / 6;
     const [x, y] = [60 + 2 * (100 * Math.cos(turn) - 10 * Math.sin(turn)), -20 + 2 * (100 * Math.sin(turn) + 10 * Math.cos(turn))];
@@ -95,7 +99,7 @@ describe('numbers by hand', () => {
   });
 
   test('a point, a radius and a corner are pulled', async () => {
-    const scale = (await viewer.page.locator('#canvas').boundingBox())!.width / 400;
+    const scale = (await canvasBox()).width / 400;
     await choose('rope');
     await until(() => viewer.page.locator('[data-grip=to]').count(), 1);
     await drag(350, 20, 20 * scale, 10 * scale);
