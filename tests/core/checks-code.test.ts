@@ -119,6 +119,8 @@ test.each<[name: string, sketch: Sketch, found: readonly string[]]>([
   ['whose duration the movement goes into', lasting(6, byZigzag), []],
   ['with a movement of a part of its duration', lasting(4, (onto, { seconds }) => spot(onto, swing(seconds, 0.8, 40, 280))), []],
   ['whose movement is twice as fast as it says', lasting(4, (onto, { seconds }) => spot(onto, swing(seconds * 2, 8, 40, 280))), []],
+  ['whose duration is rounded to whole frames', lasting(2.55, (onto, { seconds }) => spot(onto, swing(seconds, 2.55, 40, 280))), []],
+  ['whose movement takes longer', lasting(2, (onto, { seconds }) => spot(onto, swing(seconds, 6, 40, 280))), ['seam']],
   ['with another movement in its comments', lasting(4, (onto, { progress }) => {
     // Once it was swing(seconds, 3, 40, 280).
     spot(onto, 90 + 100 * progress);

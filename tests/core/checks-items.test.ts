@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { defineShape, pattern, picture, polar, type Canvas } from 'frame-juggler';
-import { foundIn, type Paint } from '../fixtures/found-in.ts';
+import { defineShape, defineSketch, pattern, picture, polar, type Canvas } from 'frame-juggler';
+import { check, foundIn, type Paint } from '../fixtures/found-in.ts';
 
 /* The rules about single items, at the borders of what is found. */
 
@@ -136,6 +136,8 @@ test.each<[name: string, paint: Paint, found: readonly string[]]>([
   ['a ring of dots by polar about the corner', (canvas) => {
     for (let angle = 0; angle < 360; angle += 60) canvas.circle({ at: polar({ angle, distance: 60 }), radius: 8, fill: blue });
   }, ['about-corner: 6 circle items go by polar about [0, 0], the corner of the canvas: 4 of 6 points are beyond the edges']],
+  ['one dot by polar that is off the canvas', (canvas) => canvas.circle({ at: polar({ angle: 200, distance: 60 }), radius: 8, fill: blue }),
+    ['off-canvas: the circle is entirely off the canvas, to the left of it, at -56, -21']],
   ['one about a place that its group is moved to', (canvas) => {
     canvas.translate([160, 90]);
     for (let angle = 0; angle < 360; angle += 60) canvas.circle({ at: polar({ angle, distance: 60 }), radius: 8, fill: blue });
@@ -269,4 +271,13 @@ describe('a text', () => {
   ])('%s', async (_, paint, found) => {
     expect((await foundIn(paint)).filter((one) => one.startsWith('text-over-text'))).toEqual(found);
   }); // prettier-ignore
+});
+
+test('a wave of two units is seen where these are many pixels', async () => {
+  const wave = async (width: number): Promise<string[]> => {
+    const canvas = { width, height: width / 2, viewBox: [0, 0, 320, 160] as const, background: '#e4efe8' };
+    const paint = (onto: Canvas): void => onto.polyline({ points: along.map((x) => [x, 90 + Math.sin(x / 20)]), stroke: blue }); // prettier-ignore
+    return (await check(defineSketch({ canvas, still: true, paint }), false)).findings.map(({ name }) => name);
+  };
+  expect([await wave(320), await wave(1280)]).toEqual([['flat-wave'], []]);
 });

@@ -182,7 +182,7 @@ const polarPoints = onceOf((detail: Detail): ReadonlySet<string> => {
  * The points that an item was given as `polar` gave them, about the corner of a canvas whose units begin there; none
  * where its group has been moved to another place.
  */
-export function pointsAboutCorner({ item: { transform }, place }: SeenItem, detail: Detail): [number, number][] {
+function pointsAboutCorner({ item: { transform }, place }: SeenItem, detail: Detail): [number, number][] {
   const known = polarPoints(detail);
   const call = known.size === 0 ? undefined : detail.log.callOf(place);
   if (call === undefined || transform[4] !== 0 || transform[5] !== 0 || detail.canvas.left !== 0 || detail.canvas.top !== 0) return []; // prettier-ignore
@@ -266,6 +266,18 @@ export const itemsByLine = onceOf((details: readonly Detail[]): readonly LineIte
     return line === undefined ? [] : [{ line, all: list }];
   });
 });
+
+/**
+ * The points that all items of a line were given by `polar` about the corner of the canvas, and those of them that are
+ * beyond its edges; undefined where that is no ring about the corner.
+ */
+export function ringAboutCorner({ all }: LineItems): { all: number; beyond: number } | undefined {
+  const lists = all.map(({ seen, detail }) => pointsAboutCorner(seen, detail));
+  if (!lists.every((points) => points.length > 0)) return undefined;
+  const points = [...new Map(lists.flat().map((one) => [one.join(' '), one])).values()];
+  const beyond = points.filter(([x, y]) => x < -0.5 || y < -0.5).length;
+  return points.length < 3 || beyond * 4 < points.length ? undefined : { all: points.length, beyond };
+}
 
 /** What a line drew, frame by frame. */
 export function framesOf({ all }: LineItems): { detail: Detail; items: readonly SeenItem[] }[] {

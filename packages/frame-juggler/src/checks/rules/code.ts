@@ -89,9 +89,6 @@ function movements(code: string, time: string): { written: string; call: string;
   }));
 }
 
-/** Whether one number is so many whole times another. */
-const fits = (one: number, other: number): boolean => Math.abs(one / other - Math.round(one / other)) < 1e-6;
-
 const seam: Rule = {
   name: 'seam',
   title: 'A movement that jumps as the sketch begins again',
@@ -101,7 +98,11 @@ const seam: Rule = {
     // What depends on a state begins again elsewhere in any case.
     if (!repeats || hasStep || frames === Infinity || frames === 1) return [];
     const duration = frames / frameRate;
-    const found = movements(code, 'seconds').find(({ period }) => !fits(duration, period));
+    // A duration is a whole number of frames: what it lacks of a round, or has more, may be half of one.
+    const found = movements(code, 'seconds').find(({ period }) => {
+      const rounds = Math.max(1, Math.round(duration / period));
+      return Math.abs(duration - rounds * period) * frameRate > 0.501;
+    });
     if (found === undefined) return [];
     const { written, call, period } = found;
     const text = `${call} takes ${period} seconds for a round, and the sketch begins again after ${duration}`;

@@ -8,7 +8,7 @@ import {
   framesOf,
   isSameBox,
   isTurnedAside,
-  pointsAboutCorner,
+  ringAboutCorner,
   itemsByLine,
   linesThat,
   middle,
@@ -36,10 +36,11 @@ const offCanvas: Rule = {
     const [{ canvas }] = evidence.details;
     const isLed = evidence.noted.asked.has('pointer');
     // A moving item may enter the canvas later.
-    const isLost = (seen: SeenItem, detail: Detail): boolean => {
+    const inRings = new Set(itemsByLine(evidence.details).flatMap((entry) => (ringAboutCorner(entry) ? entry.all.map(({ seen }) => seen) : []))); // prettier-ignore
+    const isLost = (seen: SeenItem): boolean => {
       const { hidden, box } = seen.description;
       if (hidden !== 'off the canvas' || !still.has(seen.key)) return false;
-      return !(isLed && isAtRest(box, canvas)) && !isTurnedAside(seen) && pointsAboutCorner(seen, detail).length === 0;
+      return !(isLed && isAtRest(box, canvas)) && !isTurnedAside(seen) && !inRings.has(seen);
     };
     return [
       ...linesThat(evidence, isLost, (items) => `${called(items)} ${verb(items, 'is', 'are')} entirely off the canvas, ${whereOff(items[0], evidence)}`), // prettier-ignore
@@ -49,11 +50,11 @@ const offCanvas: Rule = {
 };
 
 /** Lines that draw a still pattern, most of it off the canvas: a loop that runs too far, or in steps that are too wide. */
-function mostlyOff({ details }: Evidence, isOff: (seen: SeenItem, detail: Detail) => boolean): Sighting[] {
+function mostlyOff({ details }: Evidence, isOff: (seen: SeenItem) => boolean): Sighting[] {
   return itemsByLine(details).flatMap(({ line, all }): Sighting[] => {
     const { detail } = all[0];
     const items = all.filter((one) => one.detail === detail).map(({ seen }) => seen);
-    const off = items.filter((seen) => isOff(seen, detail));
+    const off = items.filter(isOff);
     if (off.length < 3 || off.length === items.length || off.length * 2 <= items.length) return [];
     // One that reaches over opposite edges is large so that it fills the canvas, turned or not.
     const isOver = (side: (box: Box) => boolean): boolean => off.some(({ description: { box } }) => side(box));

@@ -1,5 +1,5 @@
 import type { Group } from '../../frame/reader.ts';
-import { identity } from '../../geometry/matrix.ts';
+import { identity, largestScale } from '../../geometry/matrix.ts';
 import { alphaOf } from '../../paint/color.ts';
 import { isPoint, xOf, yOf, type Point } from '../../schema/point.ts';
 import {
@@ -10,7 +10,7 @@ import {
   itemsByLine,
   linesThat,
   middle,
-  pointsAboutCorner,
+  ringAboutCorner,
   verb,
   type Detail,
   type LineItems,
@@ -175,9 +175,9 @@ const flatWave: Rule = {
         // What trembles from point to point is drawn as if by hand.
         if (wave === undefined || wave.way < 50 || turnsOf(wave.offsets) * 3 > wave.offsets.length) return false;
         const height = rangeOf(wave.offsets);
-        return height > 0.8 && height < 2.0001;
+        return height > 0.8 && height < 2.0001 && height * largestScale(detail.frame.view) < 3;
       },
-      (items) => `${called(items)} ${verb(items, 'goes', 'go')} to and fro by no more than 2 pixels`,
+      (items) => `${called(items)} ${verb(items, 'goes', 'go')} to and fro by no more than 2 units`,
     ),
 };
 
@@ -326,13 +326,10 @@ const aboutCorner: Rule = {
   cure: 'Name the point to go out from, polar({ angle, distance: 60, from: [160, 90] }), or draw in canvas.group({ translate: [160, 90] }, () => …).',
   find: ({ details }) =>
     itemsByLine(details).flatMap((entry) => {
-      const lists = entry.all.map(({ seen, detail }) => pointsAboutCorner(seen, detail));
-      if (!lists.every((points) => points.length > 0)) return [];
-      const points = [...new Map(lists.flat().map((one) => [one.join(' '), one])).values()];
-      const beyond = points.filter(([x, y]) => x < -0.5 || y < -0.5);
-      if (points.length < 3 || beyond.length * 4 < points.length) return [];
+      const ring = ringAboutCorner(entry);
+      if (ring === undefined) return [];
       const [{ detail, items }] = framesOf(entry);
-      const text = `${called(items)} ${verb(items, 'goes', 'go')} by polar about [0, 0], the corner of the canvas: ${beyond.length} of ${points.length} points are beyond the edges`;
+      const text = `${called(items)} ${verb(items, 'goes', 'go')} by polar about [0, 0], the corner of the canvas: ${ring.beyond} of ${ring.all} points are beyond the edges`;
       return [{ line: entry.line, frame: detail.at, text, items: items.map(({ place }) => place + 1) }];
     }),
 };
